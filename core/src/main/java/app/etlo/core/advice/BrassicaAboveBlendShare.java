@@ -1,0 +1,51 @@
+package app.etlo.core.advice;
+
+import app.etlo.core.knowledge.Group;
+import app.etlo.core.mix.SeedRate;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.working.Source;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** A brassica in a blend at more of its full rate than its companions bear. */
+final class BrassicaAboveBlendShare extends Judgement {
+    BrassicaAboveBlendShare() {
+        super(
+                "brassica-above-blend-share",
+                Weight.THINK,
+                Step.MIX,
+                "a brassica stands in a mix of two or more at more than its blend share (15 %) of the full rate",
+                Source.commonPractice(
+                        "brassicas at 5-15 % of full rate in blends; 5 lb/ac of radish crowds out clover and ryegrass"),
+                "fair");
+    }
+
+    @Override
+    public Stream<Note> judge(Situation s) {
+        return s.covers().stream()
+                .flatMap(c -> c.blend().stream()
+                        .filter(b -> b.rates().size() > 1)
+                        .flatMap(b -> b.rates().stream())
+                        .filter(r -> r.component().species().group() == Group.BRASSICA)
+                        .filter(r -> shareOfFull(r) > r.component().species().maxShare() + 1e-9)
+                        .map(r -> note(
+                                c.id() + "/" + r.component().species().id(),
+                                c.sown(),
+                                r.component().species().name() + " at " + Math.round(shareOfFull(r) * 100)
+                                        + " % of its full rate shades out the small and slow species.",
+                                List.of("share of full rate " + Math.round(shareOfFull(r) * 1000) / 10.0 + " %"),
+                                "at most "
+                                        + s.say(
+                                                r.component().species().maxShare()
+                                                        * r.component()
+                                                                .species()
+                                                                .fullRateKgHa()
+                                                                .middle(),
+                                                Unit.KG_PER_HA)
+                                        + " of pure live seed")));
+    }
+
+    private static double shareOfFull(SeedRate r) {
+        return r.plsKgHa().middle() / r.component().species().fullRateKgHa().middle();
+    }
+}

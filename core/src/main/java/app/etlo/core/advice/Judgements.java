@@ -1,0 +1,56 @@
+package app.etlo.core.advice;
+
+import java.util.Comparator;
+import java.util.List;
+
+/** All judgements, and what they say of a situation. */
+public final class Judgements {
+    private static final List<Judgement> ALL = List.of(
+            new DatesOutOfOrder(),
+            new NumberDoubtful(),
+            new SeedDensityOutOfRange(),
+            new BrassicaAboveBlendShare(),
+            new HardlySeen(),
+            new SameFamilyAsNextCrop(),
+            new TaprootAboveShallowTile(),
+            new GerminationTestOld(),
+            new LegumeWithoutInoculant(),
+            new SownAfterLatestDate(),
+            new CoverEndedAfterPlanting(),
+            new TieUpExpected());
+
+    private Judgements() {}
+
+    public static List<Judgement> all() {
+        return ALL;
+    }
+
+    /** Every note on the situation, heaviest first, then in the order of the work. */
+    public static List<Note> of(Situation situation) {
+        return ALL.stream()
+                .flatMap(j -> j.judge(situation))
+                .sorted(Comparator.comparing(Note::weight).thenComparing(Note::step))
+                .toList();
+    }
+
+    /** The catalogue as a page of Markdown. */
+    public static String catalogue() {
+        StringBuilder page = new StringBuilder(
+                "# Judgements\n\nEvery note Etlo can put in the margin. Generated from the rules; a test keeps it true.\n\n"
+                        + "| rule | weight | step | speaks when | source | how far the source was checked |\n"
+                        + "| --- | --- | --- | --- | --- | --- |\n");
+        for (Judgement j : ALL) {
+            page.append("| ")
+                    .append(String.join(
+                            " | ",
+                            j.name(),
+                            j.weight().id(),
+                            j.step().id(),
+                            j.speaks(),
+                            j.source().text(),
+                            j.source().status().words()))
+                    .append(" |\n");
+        }
+        return page.toString();
+    }
+}

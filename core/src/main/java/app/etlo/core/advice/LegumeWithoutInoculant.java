@@ -1,0 +1,40 @@
+package app.etlo.core.advice;
+
+import app.etlo.core.mix.Component;
+import app.etlo.core.mix.SeedLot;
+import app.etlo.core.working.Source;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** A legume whose lot does not come inoculated. */
+final class LegumeWithoutInoculant extends Judgement {
+    LegumeWithoutInoculant() {
+        super(
+                "legume-without-inoculant",
+                Weight.THINK,
+                Step.SOW,
+                "a legume's lot is not inoculated",
+                Source.commonPractice("inoculate each legume with the rhizobium of its own group"),
+                "sure");
+    }
+
+    @Override
+    public Stream<Note> judge(Situation s) {
+        return s.covers().stream()
+                .flatMap(c -> c.components().stream()
+                        .filter(k -> k.species().inoculant().isPresent())
+                        .filter(k -> k.lot().map(l -> !l.inoculated()).orElse(false))
+                        .map(k -> note(
+                                c.id() + "/" + k.species().id(),
+                                c.sown(),
+                                k.species().name()
+                                        + " goes out without inoculant. Where its rhizobium is not in the soil it fixes"
+                                        + " nothing: use the " + group(k) + " group, mixed in on the day.",
+                                List.of("lot " + k.lot().map(SeedLot::id).orElseThrow() + " not inoculated"),
+                                "a lot marked inoculated, or inoculant of the " + group(k) + " group")));
+    }
+
+    private static String group(Component k) {
+        return k.species().inoculant().orElseThrow();
+    }
+}

@@ -1,0 +1,61 @@
+package app.etlo.core.advice;
+
+import app.etlo.core.field.FrostDates;
+import app.etlo.core.mix.Blend;
+import app.etlo.core.mix.Component;
+import app.etlo.core.nitrogen.CoverCredit;
+import app.etlo.core.quantity.PlausibleSpan;
+import app.etlo.core.quantity.Quantity;
+import app.etlo.core.quantity.Shown;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.quantity.UnitSystem;
+import app.etlo.core.rotation.CropInTime;
+import app.etlo.core.termination.Stand;
+import app.etlo.core.termination.Termination;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What the judgements look at: the plan worked out, as far as it goes.
+ *
+ * @param crops in time
+ * @param typed the numbers the adviser typed, with the span in which each is believed
+ */
+public record Situation(
+        LocalDate asOf,
+        UnitSystem units,
+        Optional<FrostDates> frost,
+        Optional<Double> tileDepthCm,
+        List<CropInTime> crops,
+        List<Cover> covers,
+        List<TypedNumber> typed) {
+
+    /**
+     * A cover in its place.
+     *
+     * @param next the cash crop that follows it
+     */
+    public record Cover(
+            String id,
+            Optional<CropInTime> next,
+            Optional<LocalDate> sown,
+            Optional<Termination> end,
+            List<Component> components,
+            Optional<Blend> blend,
+            Optional<Stand> stand,
+            Optional<CoverCredit> credit) {}
+
+    /**
+     * A number as typed.
+     *
+     * @param subject where it was typed
+     */
+    public record TypedNumber(Step step, String subject, String label, Quantity typed, PlausibleSpan span) {}
+
+    /** A value in the farm's own units, with its unit. */
+    public String say(double value, Unit unit) {
+        Unit shown = units.shown(unit);
+        return Shown.text(unit.to(shown, value), shown) + " " + shown.symbol();
+    }
+}

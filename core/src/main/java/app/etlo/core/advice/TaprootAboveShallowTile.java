@@ -1,0 +1,44 @@
+package app.etlo.core.advice;
+
+import app.etlo.core.knowledge.Species;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.working.Source;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** A taproot that reaches drains lying shallow. */
+final class TaprootAboveShallowTile extends Judgement {
+    static final double SHALLOW_CM = 100;
+    private static final double DEEP_ROOT_M = 1.0;
+
+    TaprootAboveShallowTile() {
+        super(
+                "taproot-above-shallow-tile",
+                Weight.STOP,
+                Step.MIX,
+                "a taproot of 1 m or more grows above drains at 1 m or less",
+                Source.commonPractice(
+                        "deep taproots can grow into and plug shallow drains, most of all in dry seasons"),
+                "fair");
+    }
+
+    @Override
+    public Stream<Note> judge(Situation s) {
+        return s.tileDepthCm().filter(d -> d <= SHALLOW_CM).stream()
+                .flatMap(depth -> s.covers().stream()
+                        .flatMap(c -> c.components().stream()
+                                .map(k -> k.species())
+                                .filter(p -> p.taproot() && p.rootDepthM() >= DEEP_ROOT_M)
+                                .map(p -> speak(s, c, p, depth))));
+    }
+
+    private Note speak(Situation s, Situation.Cover c, Species p, double depthCm) {
+        return note(
+                c.id() + "/" + p.id(),
+                c.sown(),
+                p.name() + " roots to " + s.say(p.rootDepthM(), Unit.METRE) + "; the drains lie at "
+                        + s.say(depthCm, Unit.CENTIMETRE) + ". Its taproots can plug them.",
+                List.of("root " + p.rootDepthM() + " m", "tile " + Math.round(depthCm) + " cm"),
+                "a fibrous species, or a strip over each drain left without it");
+    }
+}

@@ -1,0 +1,27 @@
+package app.etlo.core.knowledge;
+
+import app.etlo.core.working.Source;
+
+/**
+ * A field operation with what it does to the ground.
+ *
+ * @param use sow, plant, strip, till, press, end, feed or harvest
+ * @param speedMph usual speed, miles per hour
+ * @param depthIn usual depth, inches
+ * @param shareDisturbed share of the surface it disturbs, 0 to 1
+ */
+public record FieldOperation(
+        String id,
+        String name,
+        String use,
+        DisturbanceType type,
+        double speedMph,
+        double depthIn,
+        double shareDisturbed,
+        Source source) {
+    private static final double CM_PER_IN = 2.54;
+
+    public double depthCm() {
+        return depthIn * CM_PER_IN;
+    }
+}

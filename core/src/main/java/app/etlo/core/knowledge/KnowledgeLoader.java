@@ -1,0 +1,218 @@
+package app.etlo.core.knowledge;
+
+import app.etlo.core.quantity.Band;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.working.Source;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/** Reads the knowledge tables; any row that does not fit stops the reading with its file, line and column. */
+public final class KnowledgeLoader {
+    private static final List<String> USES =
+            List.of("sow", "plant", "strip", "till", "press", "end", "feed", "harvest");
+    private static final List<String> KINDS = List.of("grass", "broadleaf", "legume");
+    private static final List<String> ROOTS = List.of("fibrous", "tap");
+    private static final List<String> FORMS =
+            List.of("cereal", "millet", "sorghum", "corn", "vetch", "clover", "bush", "radish", "sunflower");
+
+    private final Function<String, Reader> open;
+    private Map<String, String> sources = Map.of();
+
+    private KnowledgeLoader(Function<String, Reader> open) {
+        this.open = open;
+    }
+
+    /** The tables that ship with Etlo. */
+    public static Knowledge shipped() {
+        return new KnowledgeLoader(KnowledgeLoader::resource).load();
+    }
+
+    /** The shipped tables with some replaced by the given text, by file name. */
+    public static Knowledge shippedBut(Map<String, String> replaced) {
+        return new KnowledgeLoader(f -> replaced.containsKey(f) ? new StringReader(replaced.get(f)) : resource(f))
+                .load();
+    }
+
+    private static Reader resource(String file) {
+        return new InputStreamReader(
+                Objects.requireNonNull(KnowledgeLoader.class.getResourceAsStream("/knowledge/" + file), file),
+                StandardCharsets.UTF_8);
+    }
+
+    private Knowledge load() {
+        sources = table("sources.csv").byId(r -> r.text("text"));
+        Library<FieldOperation> operations = library("operations.csv", this::operation);
+        return new Knowledge(
+                library("species.csv", this::species),
+                library("crops.csv", this::crop),
+                operations,
+                plantingSystems(operations),
+                library(
+                        "sowing-methods.csv",
+                        r -> new SowingMethod(
+                                r.id("id"),
+                                r.text("name"),
+                                band(r, "factorLow", "factor", "factorHigh", 0.5, 4)
+                                        .middle(),
+                                known(r, "operation", operations),
+                                source(r))),
+                library("termination-methods.csv", r -> terminationMethod(r, operations)),
+                library("products.csv", this::product),
+                library("aims.csv", r -> new Aim(r.id("id"), r.text("name"))));
+    }
+
+    private Table table(String file) {
+        return new Table(file, open.apply(file));
+    }
+
+    private <T> Library<T> library(String file, Function<Row, T> read) {
+        return new Library<>(Collections.unmodifiableMap(table(file).byId(read)));
+    }
+
+    private Source source(Row r) {
+        String id = r.text("source");
+        String text = Optional.ofNullable(sources.get(id))
+                .orElseThrow(() -> r.bad("source", "'" + id + "' is not in sources.csv"));
+        return new Source(text, r.status("status"));
+    }
+
+    private static Band band(Row r, String low, String middle, String high, double least, double most) {
+        double l = r.number(low, least, most);
+        double m = r.number(middle, least, most);
+        double h = r.number(high, least, most);
+        if (!(l <= m && m <= h)) {
+            throw r.bad(middle, m + " is not between " + low + " and " + high);
+        }
+        return new Band(l, m, h);
+    }
+
+    private static <T> String known(Row r, String column, Library<T> library) {
+        return r.oneOf(column, List.copyOf(library.byId().keySet()));
+    }
+
+    private Species species(Row r) {
+        Group group = r.oneOf("group", Group.values());
+        Optional<String> inoculant = r.optional("inoculant");
+        if (group.isLegume() != inoculant.isPresent()) {
+            throw r.bad("inoculant", "legumes have an inoculant group, other species have none");
+        }
+        return new Species(
+                r.id("id"),
+                r.text("name"),
+                r.text("botanical"),
+                r.text("family"),
+                group,
+                band(r, "seedsPerKgLow", "seedsPerKg", "seedsPerKgHigh", 500, 5_000_000),
+                band(r, "rateLowKgHa", "rateKgHa", "rateHighKgHa", 0.5, 400),
+                r.number("depthCm", 0, 15),
+                r.number("heightM", 0.05, 4),
+                r.number("rootDepthM", 0.1, 4),
+                r.oneOf("rootType", ROOTS).equals("tap"),
+                inoculant,
+                r.number("maxShare", 0.01, 1),
+                (int) r.number("latestSowDaysBeforeFrost", -120, 200),
+                r.oneOf("form", FORMS),
+                source(r),
+                exceptions(r));
+    }
+
+    private static Map<String, Source.Status> exceptions(Row r) {
+        Map<String, Source.Status> found = new LinkedHashMap<>();
+        r.optional("exceptions").stream()
+                .flatMap(t -> Arrays.stream(t.split(";", -1)))
+                .forEach(pair -> {
+                    String[] p = pair.split("=", -1);
+                    if (p.length != 2) {
+                        throw r.bad("exceptions", "'" + pair + "' is not column=status");
+                    }
+                    r.text(p[0]);
+                    try {
+                        found.put(p[0], Source.Status.of(p[1]));
+                    } catch (IllegalArgumentException e) {
+                        throw r.bad("exceptions", p[1] + ": " + e.getMessage());
+                    }
+                });
+        return Collections.unmodifiableMap(found);
+    }
+
+    private Crop crop(Row r) {
+        Optional<Crop.NeedFactor> need = r.optional("needUnit")
+                .map(u -> new Crop.NeedFactor(
+                        band(r, "needLow", "need", "needHigh", 0, 20),
+                        Unit.of(r.oneOf("needUnit", List.of("lb/bu", "lb/cwt", "kg/t")))));
+        return new Crop(
+                r.id("id"),
+                r.text("name"),
+                r.text("family"),
+                r.oneOf("kind", KINDS),
+                r.oneOf("form", FORMS),
+                r.optionalNumber("testWeightLbBu", 10, 80),
+                r.optionalNumber("harvestIndex", 0.05, 0.9),
+                r.optionalNumber("grainMoisturePercent", 0, 40).orElse(0.0) / 100,
+                band(r, "yieldLowKgHa", "yieldKgHa", "yieldHighKgHa", 50, 200_000),
+                r.number("heightM", 0.05, 4),
+                r.number("rootDepthM", 0.1, 4),
+                r.oneOf("rootType", ROOTS).equals("tap"),
+                need,
+                source(r));
+    }
+
+    private FieldOperation operation(Row r) {
+        return new FieldOperation(
+                r.id("id"),
+                r.text("name"),
+                r.oneOf("use", USES),
+                r.oneOf("type", DisturbanceType.values()),
+                r.number("speedMph", 0.1, 120),
+                r.number("depthIn", 0, 40),
+                r.number("shareDisturbed", 0, 1),
+                source(r));
+    }
+
+    private Library<PlantingSystem> plantingSystems(Library<FieldOperation> operations) {
+        Map<String, PlantingSystem> found = new LinkedHashMap<>();
+        Map<String, List<Row>> bySystem = table("planting-systems.csv").rows().stream()
+                .collect(Collectors.groupingBy(r -> r.id("system"), LinkedHashMap::new, Collectors.toList()));
+        bySystem.forEach((id, rows) -> found.put(
+                id,
+                new PlantingSystem(
+                        id,
+                        rows.get(0).text("name"),
+                        rows.stream()
+                                .map(r -> new PlantingSystem.Step(
+                                        known(r, "operation", operations), (int) r.number("daysBefore", 0, 400)))
+                                .toList())));
+        return new Library<>(Collections.unmodifiableMap(found));
+    }
+
+    private static TerminationMethod terminationMethod(Row r, Library<FieldOperation> operations) {
+        List<String> passes =
+                r.optional("operations").map(t -> List.of(t.split(" "))).orElse(List.of());
+        passes.stream().filter(p -> operations.find(p).isEmpty()).findFirst().ifPresent(p -> {
+            throw r.bad("operations", "'" + p + "' is not in operations.csv");
+        });
+        return new TerminationMethod(r.id("id"), r.text("name"), passes);
+    }
+
+    private Product product(Row r) {
+        return new Product(
+                r.id("id"),
+                r.text("name"),
+                r.number("nPercent", 0.1, 100) / 100,
+                r.optionalNumber("densityLbPerGal", 5, 20),
+                r.number("availableShare", 0.01, 1),
+                r.oneOf("organic", List.of("yes", "no")).equals("yes"),
+                source(r));
+    }
+}

@@ -1,0 +1,220 @@
+package app.etlo.core.mix;
+
+import app.etlo.core.knowledge.Species;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.working.Figure;
+import app.etlo.core.working.Formula;
+import app.etlo.core.working.Input;
+import app.etlo.core.working.Origin;
+import app.etlo.core.working.Source;
+import java.util.Optional;
+
+/**
+ * What one species of the mix weighs, counts and costs.
+ *
+ * @param plsKgHa pure live seed of the blend before adjustments, kg/ha
+ * @param bulkKgHa what goes into the box, kg/ha
+ * @param seedsM2 live seeds by the tag, hard seed included, per m2
+ * @param seedsNowM2 seeds that germinate this season, per m2
+ * @param seedKg seed for the sown area with waste, kg
+ */
+public record SeedRate(
+        Component component,
+        Figure pls,
+        Figure plsKgHa,
+        Figure bulkKgHa,
+        Figure seedsM2,
+        Figure seedsNowM2,
+        Figure seedKg,
+        Optional<Figure> bags,
+        Optional<Figure> cost,
+        Optional<Figure> costPerHa) {
+    private static final Source ARITHMETIC = Source.commonPractice(
+            "seeding arithmetic of cover crop handbooks: rate = full rate x share x factors / PLS");
+    private static final Formula BY_SHARE =
+            Formula.of("Blend by share of the full rate", "full * share", ARITHMETIC, "full", "share");
+    private static final Formula BY_DENSITY = Formula.of(
+            "Blend by seeds per area",
+            "seeds * 10000 / count",
+            Source.identity("10,000 m2 are a hectare"),
+            "seeds",
+            "count");
+    private static final Formula BULK = Formula.of(
+            "Bulk seeding rate",
+            "pls_rate * method * lateness * seedbed * purpose / (pls / 100)",
+            ARITHMETIC,
+            "pls_rate",
+            "method",
+            "lateness",
+            "seedbed",
+            "purpose",
+            "pls");
+    private static final Formula SEEDS = Formula.of(
+            "Live seeds per area",
+            "bulk * pls / 100 * count / 10000",
+            Source.identity("10,000 m2 are a hectare"),
+            "bulk",
+            "pls",
+            "count");
+    private static final Formula SEED = Formula.of(
+            "Seed for the sown area", "bulk * area * (1 + waste / 100)", ARITHMETIC, "bulk", "area", "waste");
+    private static final Formula BAGS =
+            Formula.of("Whole bags", "ceil(seed / bag)", Source.identity("bags are sold whole"), "seed", "bag");
+    private static final Formula COST_BY_BAG =
+            Formula.of("Seed cost, whole bags", "bags * bag * price", ARITHMETIC, "bags", "bag", "price");
+    private static final Formula COST_BY_MASS = Formula.of("Seed cost", "seed * price", ARITHMETIC, "seed", "price");
+    private static final Formula COST_PER_HA =
+            Formula.of("Seed cost per area", "cost / area", ARITHMETIC, "cost", "area");
+
+    /** Works out one species. */
+    static SeedRate of(String prefix, Component c, Sowing sowing) {
+        String id = prefix + "/" + c.species().id() + "/";
+        Figure pls = PureLiveSeed.onTag(id + "pls", c.lot());
+        Figure now = PureLiveSeed.thisSeason(id + "germinates", c.lot());
+        Figure plsRate = plsRate(id, c);
+        Figure bulk = BULK.figure(
+                id + "bulk",
+                "Bulk rate, " + c.species().name(),
+                Unit.KG_PER_HA,
+                Input.figure("pls_rate", plsRate),
+                factor(
+                        "method",
+                        "Sowing method: " + sowing.method().name(),
+                        sowing.method().rateFactor(),
+                        Origin.LIBRARY),
+                factor("lateness", "Lateness", sowing.lateness(), origin(sowing.lateness())),
+                factor("seedbed", "Seedbed", sowing.seedbed(), origin(sowing.seedbed())),
+                factor("purpose", "Purpose", sowing.purpose(), origin(sowing.purpose())),
+                Input.figure("pls", pls));
+        Input count = count(c);
+        Figure seeds = SEEDS.figure(
+                id + "seeds",
+                "Live seeds, " + c.species().name(),
+                Unit.PER_M2,
+                Input.figure("bulk", bulk),
+                Input.figure("pls", pls),
+                count);
+        Figure seedsNow = SEEDS.figure(
+                id + "seedsNow",
+                "Seeds that come this season, " + c.species().name(),
+                Unit.PER_M2,
+                Input.figure("bulk", bulk),
+                Input.figure("pls", now),
+                count);
+        Figure seed = SEED.figure(
+                id + "seed",
+                "Seed to have, " + c.species().name(),
+                Unit.KILOGRAM,
+                Input.figure("bulk", bulk),
+                area(sowing),
+                Input.of("waste", "Waste", sowing.waste() * 100, Unit.PERCENT, origin(1 + sowing.waste()), "mix"));
+        Optional<Figure> bags = c.lot()
+                .flatMap(SeedLot::bagSize)
+                .map(size -> BAGS.figure(
+                        id + "bags",
+                        "Bags, " + c.species().name(),
+                        Unit.BAGS,
+                        Input.figure("seed", seed),
+                        bag(c.lot().orElseThrow())));
+        Optional<Figure> cost = c.lot().flatMap(SeedLot::price).map(price -> {
+            Input priceKg = Input.of(
+                    "price",
+                    "Price",
+                    price.in(Unit.MONEY_PER_KG),
+                    Unit.MONEY_PER_KG,
+                    Origin.ENTERED,
+                    "lot " + c.lot().orElseThrow().label());
+            String label = "Seed cost, " + c.species().name();
+            return bags.map(b -> COST_BY_BAG.figure(
+                            id + "cost",
+                            label,
+                            Unit.MONEY,
+                            Input.figure("bags", b),
+                            bag(c.lot().orElseThrow()),
+                            priceKg))
+                    .orElseGet(() ->
+                            COST_BY_MASS.figure(id + "cost", label, Unit.MONEY, Input.figure("seed", seed), priceKg));
+        });
+        Optional<Figure> costPerHa = cost.map(f -> COST_PER_HA.figure(
+                id + "costPerHa",
+                "Seed cost per area, " + c.species().name(),
+                Unit.MONEY_PER_HA,
+                Input.figure("cost", f),
+                area(sowing)));
+        return new SeedRate(c, pls, plsRate, bulk, seeds, seedsNow, seed, bags, cost, costPerHa);
+    }
+
+    static Input area(Sowing sowing) {
+        return Input.of(
+                "area",
+                "Sown area",
+                sowing.areaHa(),
+                Unit.HECTARE,
+                Origin.ENTERED,
+                sowing.areaTyped() ? "typed for this sowing" : "whole field");
+    }
+
+    private static Figure plsRate(String id, Component c) {
+        Species s = c.species();
+        String label = "Pure live seed rate, " + s.name();
+        if (c.seeds().isPresent()) {
+            double seeds = c.seeds().orElseThrow().in(Unit.PER_M2);
+            return BY_DENSITY.figure(
+                    id + "plsRate",
+                    label,
+                    Unit.KG_PER_HA,
+                    Input.of("seeds", "Live seeds wanted", seeds, Unit.PER_M2, Origin.ENTERED, "mix"),
+                    count(c));
+        }
+        return BY_SHARE.figure(
+                id + "plsRate",
+                label,
+                Unit.KG_PER_HA,
+                Input.of(
+                        "full",
+                        "Full single-species rate, drilled",
+                        s.fullRateKgHa().middle(),
+                        Unit.KG_PER_HA,
+                        Origin.LIBRARY,
+                        s.source().text()),
+                Input.of(
+                        "share",
+                        "Share of the full rate",
+                        c.share().orElse(0.0),
+                        Unit.FRACTION,
+                        Origin.ENTERED,
+                        "mix"));
+    }
+
+    private static Input count(Component c) {
+        Optional<Double> tag = c.lot().flatMap(SeedLot::seedsPerKg);
+        return Input.of(
+                "count",
+                "Seeds per mass",
+                tag.orElse(c.species().seedsPerKg().middle()),
+                Unit.PER_KG,
+                tag.isPresent() ? Origin.MEASURED : Origin.LIBRARY,
+                tag.isPresent()
+                        ? "tag of lot " + c.lot().orElseThrow().label()
+                        : c.species().source().text());
+    }
+
+    private static Input bag(SeedLot lot) {
+        return Input.of(
+                "bag",
+                "Bag size",
+                lot.bagSize().orElseThrow().in(Unit.KILOGRAM),
+                Unit.KILOGRAM,
+                Origin.ENTERED,
+                "lot " + lot.label());
+    }
+
+    private static Input factor(String symbol, String label, double value, Origin origin) {
+        return Input.of(
+                symbol, label, value, Unit.FRACTION, origin, origin == Origin.LIBRARY ? "common practice" : "sowing");
+    }
+
+    private static Origin origin(double factor) {
+        return factor == 1 ? Origin.LIBRARY : Origin.ENTERED;
+    }
+}

@@ -1,0 +1,26 @@
+package app.etlo.core.mix;
+
+import app.etlo.core.knowledge.SowingMethod;
+
+/**
+ * How the mix goes into the ground, with the factors on the drilled rate.
+ *
+ * @param lateness factor for late sowing, 1 when in time
+ * @param seedbed factor for a rough or dry seedbed, 1 for a good one
+ * @param purpose factor for a dense mulch, 1 for an ordinary cover
+ * @param areaHa sown area
+ * @param waste share added for what stays in machine and sack, 0 to 1
+ * @param widthM working width of the catch test
+ * @param distanceM distance of the catch test
+ */
+public record Sowing(
+        SowingMethod method,
+        double lateness,
+        double seedbed,
+        double purpose,
+        double areaHa,
+        boolean areaTyped,
+        double waste,
+        double widthM,
+        double distanceM,
+        boolean catchTyped) {}

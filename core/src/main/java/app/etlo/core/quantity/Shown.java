@@ -1,0 +1,71 @@
+package app.etlo.core.quantity;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+
+/**
+ * How a number is written: about three significant figures, whole numbers from a hundred up, thin groups of thousands, a
+ * true minus sign, dates without doubt (12 May 2027). Rounding is for reading only; nothing is computed from it.
+ */
+public final class Shown {
+    private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.UK);
+
+    private Shown() {}
+
+    /** The text of a value in its unit, without the unit itself. */
+    public static String text(double value, Unit unit) {
+        if (unit == Unit.DATE) {
+            return date(LocalDate.ofEpochDay(Math.round(value)));
+        }
+        return switch (unit.dimension()) {
+            case COUNT, TIME -> plain(value, 0);
+            case MONEY -> plain(value, Math.abs(value) < 1000 ? 2 : 0);
+            case MONEY_PER_AREA, MONEY_PER_MASS ->
+                plain(value, Math.abs(value) < 100 ? 2 : Math.abs(value) < 1000 ? 1 : 0);
+            default -> significant(value);
+        };
+    }
+
+    /** Three significant figures below a thousand, whole numbers above. */
+    public static String significant(double value) {
+        double size = Math.abs(value);
+        if (size == 0) {
+            return "0";
+        }
+        if (size >= 100) {
+            return plain(value, 0);
+        }
+        BigDecimal rounded = new BigDecimal(value).round(new MathContext(3, RoundingMode.HALF_UP));
+        int decimals = Math.max(0, Math.min(4, rounded.scale()));
+        if (size >= 10) {
+            decimals = Math.min(decimals, 1);
+        }
+        return plain(value, decimals);
+    }
+
+    public static String date(LocalDate date) {
+        return DATE.format(date);
+    }
+
+    private static String plain(double value, int decimals) {
+        BigDecimal rounded = BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP);
+        if (rounded.signum() == 0) {
+            rounded = rounded.abs();
+        }
+        String digits = rounded.abs().toPlainString();
+        int point = digits.indexOf('.');
+        String whole = point < 0 ? digits : digits.substring(0, point);
+        String rest = point < 0 ? "" : digits.substring(point);
+        StringBuilder grouped = new StringBuilder(whole);
+        if (whole.length() > 4) {
+            for (int i = whole.length() - 3; i > 0; i -= 3) {
+                grouped.insert(i, '\u202f');
+            }
+        }
+        return (rounded.signum() < 0 ? "\u2212" : "") + grouped + rest;
+    }
+}
