@@ -12,6 +12,8 @@ import java.util.Optional;
 /**
  * What one species of the mix weighs, counts and costs.
  *
+ * @param pls pure live seed on the tag, %
+ * @param germinates of the bag, what comes up this season, %
  * @param plsKgHa pure live seed of the blend before adjustments, kg/ha
  * @param bulkKgHa what goes into the box, kg/ha
  * @param seedsM2 live seeds by the tag, hard seed included, per m2
@@ -21,6 +23,7 @@ import java.util.Optional;
 public record SeedRate(
         Component component,
         Figure pls,
+        Figure germinates,
         Figure plsKgHa,
         Figure bulkKgHa,
         Figure seedsM2,
@@ -141,7 +144,7 @@ public record SeedRate(
                 Unit.MONEY_PER_HA,
                 Input.figure("cost", f),
                 area(sowing)));
-        return new SeedRate(c, pls, plsRate, bulk, seeds, seedsNow, seed, bags, cost, costPerHa);
+        return new SeedRate(c, pls, now, plsRate, bulk, seeds, seedsNow, seed, bags, cost, costPerHa);
     }
 
     static Input area(Sowing sowing) {

@@ -1,0 +1,52 @@
+package app.etlo.core.plan;
+
+import app.etlo.core.advice.Note;
+import app.etlo.core.knowledge.Species;
+import app.etlo.core.mix.Blend;
+import app.etlo.core.plan.PlanDocument.CoverEntry;
+import app.etlo.core.quantity.UnitSystem;
+import app.etlo.core.rotation.CropInTime;
+import app.etlo.core.rotation.Window;
+import app.etlo.core.tillage.Pass;
+import app.etlo.core.termination.Termination;
+import app.etlo.core.working.Figure;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A plan worked out against its context. Every figure carries its working.
+ *
+ * @param figures by id
+ * @param crops cash crops in time
+ */
+public record Evaluated(
+        PlanDocument plan,
+        Context context,
+        LocalDate asOf,
+        Map<String, Figure> figures,
+        List<Window> windows,
+        List<CropResult> crops,
+        List<CoverResult> covers,
+        List<Note> notes) {
+
+    /**
+     * @param passes every pass from after the previous harvest through this one's, in time
+     * @param planting those of them that put the crop in
+     * @param cover the cover ahead of it
+     */
+    public record CropResult(CropInTime crop, List<Pass> passes, List<Pass> planting, Optional<String> cover) {}
+
+    public record CoverResult(
+            CoverEntry entry,
+            Optional<CropInTime> next,
+            Optional<LocalDate> sown,
+            Optional<Termination> end,
+            List<Species> species,
+            Optional<Blend> blend) {}
+
+    public UnitSystem units() {
+        return context.farm().units();
+    }
+}

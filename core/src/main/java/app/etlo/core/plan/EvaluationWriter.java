@@ -1,0 +1,213 @@
+package app.etlo.core.plan;
+
+import app.etlo.core.advice.Note;
+import app.etlo.core.advice.Step;
+import app.etlo.core.mix.Blend;
+import app.etlo.core.mix.SeedBox;
+import app.etlo.core.mix.SeedRate;
+import app.etlo.core.plan.Evaluated.CoverResult;
+import app.etlo.core.plan.Evaluated.CropResult;
+import app.etlo.core.plan.Evaluation.BoxView;
+import app.etlo.core.plan.Evaluation.CoverView;
+import app.etlo.core.plan.Evaluation.CropView;
+import app.etlo.core.plan.Evaluation.FigureView;
+import app.etlo.core.plan.Evaluation.LedgerLine;
+import app.etlo.core.plan.Evaluation.NextDecision;
+import app.etlo.core.plan.Evaluation.NoteView;
+import app.etlo.core.plan.Evaluation.PassView;
+import app.etlo.core.plan.Evaluation.RateView;
+import app.etlo.core.plan.Evaluation.WindowView;
+import app.etlo.core.quantity.Band;
+import app.etlo.core.quantity.Shown;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.quantity.UnitSystem;
+import app.etlo.core.tillage.Pass;
+import app.etlo.core.working.Figure;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/** Writes an evaluated plan out for reading: figures rounded and in the farm's units, notes with their answers. */
+public final class EvaluationWriter {
+    public static final String CORE_VERSION = "0.1.0";
+    /** Seed is ordered about three weeks ahead. */
+    private static final int ORDER_DAYS = 21;
+
+    private static final int END_DECISION_DAYS = 30;
+
+    private EvaluationWriter() {}
+
+    public static Evaluation write(Evaluated e) {
+        String currency = e.context().farm().currency();
+        Map<String, FigureView> figures = new LinkedHashMap<>();
+        e.figures().forEach((id, f) -> figures.put(id, figure(f, e.units(), currency)));
+        return new Evaluation(
+                e.plan().id(),
+                e.asOf(),
+                CORE_VERSION,
+                e.units(),
+                currency,
+                figures,
+                e.windows().stream()
+                        .map(w -> new WindowView(
+                                w.after() + "-" + w.before(), w.after(), w.before(), w.from(), w.to(), w.days().id()))
+                        .toList(),
+                e.crops().stream().map(c -> crop(c, e)).toList(),
+                e.covers().stream().map(EvaluationWriter::cover).toList(),
+                SectionWriter.write(e),
+                e.notes().stream().map(n -> note(n, e)).toList(),
+                ledger(e),
+                next(e));
+    }
+
+    static FigureView figure(Figure f, UnitSystem units, String currency) {
+        Unit shown = units.shown(f.unit());
+        Band band = f.value().map(v -> f.unit().to(shown, v));
+        return new FigureView(
+                f.id(),
+                f.label(),
+                band.middle(),
+                Shown.text(band.middle(), shown),
+                WorkingView.symbol(shown, currency),
+                f.origin(),
+                band.isExact() ? Optional.empty() : Optional.of(Shown.text(band.low(), shown)),
+                band.isExact() ? Optional.empty() : Optional.of(Shown.text(band.high(), shown)));
+    }
+
+    private static CropView crop(CropResult c, Evaluated e) {
+        return new CropView(
+                c.crop().id(),
+                c.crop().crop().name(),
+                c.crop().crop().family(),
+                c.crop().planted(),
+                c.crop().harvested(),
+                c.cover(),
+                c.crop().crop().need().isPresent(),
+                c.crop().crop().testWeightLbBu().isPresent(),
+                new PlanLookup(e.plan()).system(c.crop().id()),
+                c.passes().stream()
+                        .map(p -> pass("plant/" + c.crop().id(), p, c.planting().contains(p)))
+                        .toList());
+    }
+
+    static PassView pass(String prefix, Pass p, boolean planting) {
+        return new PassView(
+                p.id(),
+                p.date(),
+                p.operation().name(),
+                p.depth().map(q -> q.in(Unit.CENTIMETRE)).orElse(p.operation().depthCm()),
+                p.shareDisturbed(),
+                planting,
+                prefix + "/" + p.id() + "/rating");
+    }
+
+    static String name(CoverResult c) {
+        List<String> names = c.species().stream().map(s -> s.name()).toList();
+        return switch (names.size()) {
+            case 0 -> "Cover, no species yet";
+            case 1 -> names.get(0);
+            case 2 -> names.get(0) + " and " + names.get(1).toLowerCase(Locale.ROOT);
+            default -> names.size() + "-species mix";
+        };
+    }
+
+    private static CoverView cover(CoverResult c) {
+        List<SeedBox> boxes = c.blend().map(Blend::boxes).orElse(List.of());
+        return new CoverView(
+                c.entry().id(),
+                name(c),
+                c.next().map(n -> n.id()),
+                c.sown(),
+                c.end().map(t -> t.date()),
+                c.end().map(t -> t.method().name()),
+                c.blend().map(Blend::rates).orElse(List.of()).stream()
+                        .map(r -> rate(r, boxes))
+                        .toList(),
+                boxes.stream()
+                        .map(b -> new BoxView(b.id(), b.species(), b.rateKgHa().id(), b.catchG().id()))
+                        .toList());
+    }
+
+    private static RateView rate(SeedRate r, List<SeedBox> boxes) {
+        var species = r.component().species();
+        boolean small = boxes.stream().anyMatch(b -> b.id().equals("small") && b.species().contains(species.id()));
+        return new RateView(species.id(), species.name(), species.group(), small);
+    }
+
+    private static NoteView note(Note n, Evaluated e) {
+        String hash = n.factsHash();
+        return new NoteView(
+                n.rule(),
+                n.weight(),
+                n.step(),
+                n.subject(),
+                n.at(),
+                n.text(),
+                n.facts(),
+                n.wouldChange(),
+                n.source().text(),
+                n.source().status(),
+                n.sure(),
+                hash,
+                e.plan().answers().stream()
+                        .filter(a -> a.rule().equals(n.rule())
+                                && a.subject().equals(n.subject())
+                                && a.factsHash().equals(hash))
+                        .findFirst());
+    }
+
+    private static List<LedgerLine> ledger(Evaluated e) {
+        List<LedgerLine> lines = new ArrayList<>();
+        for (CropResult c : e.crops()) {
+            String id = c.crop().id();
+            line(lines, e, id, "Days in the window", "window/" + id + "/days");
+            c.cover().ifPresent(v -> {
+                line(lines, e, id, "Live seeds sown", "mix/" + v + "/seeds");
+                line(lines, e, id, "Seed cost", "mix/" + v + "/costPerHa");
+                line(lines, e, id, "Dead before planting", "end/" + v + "/daysBeforePlanting");
+                line(lines, e, id, "Nitrogen in the tops", "end/" + v + "/nitrogenInTops");
+            });
+            line(lines, e, id, "Ground disturbed, planting", "plant/" + id + "/disturbed");
+            line(lines, e, id, "Soil disturbance, whole crop", "plant/" + id + "/rating");
+            line(lines, e, id, "Nitrogen left to buy", "feed/" + id + "/leftToBuy");
+        }
+        return List.copyOf(lines);
+    }
+
+    private static void line(List<LedgerLine> lines, Evaluated e, String cropId, String label, String figureId) {
+        if (e.figures().containsKey(figureId)) {
+            lines.add(new LedgerLine(cropId, label, figureId));
+        }
+    }
+
+    private static Optional<NextDecision> next(Evaluated e) {
+        List<NextDecision> open = new ArrayList<>();
+        for (CoverResult c : e.covers()) {
+            Optional<LocalDate> planting = c.next().flatMap(n -> n.planted());
+            c.sown().ifPresent(d -> {
+                boolean mixed = c.blend().isPresent();
+                open.add(new NextDecision(
+                        mixed ? "order seed" : "compose the mix", d.minusDays(ORDER_DAYS), Step.MIX));
+                open.add(new NextDecision("sow cover", d, Step.SOW));
+            });
+            c.end().ifPresent(t -> open.add(new NextDecision("end cover", t.date(), Step.END)));
+            if (c.end().isEmpty()) {
+                planting.ifPresent(
+                        d -> open.add(new NextDecision("decide the end", d.minusDays(END_DECISION_DAYS), Step.END)));
+            }
+        }
+        e.crops().forEach(c -> {
+            String name = c.crop().crop().name().toLowerCase(Locale.ROOT);
+            c.crop().planted().ifPresent(d -> open.add(new NextDecision("plant " + name, d, Step.PLANT)));
+            c.crop().harvested().ifPresent(d -> open.add(new NextDecision("harvest " + name, d, Step.ROTATION)));
+        });
+        return open.stream()
+                .filter(d -> !d.date().isBefore(e.asOf()))
+                .min(Comparator.comparing(NextDecision::date));
+    }
+}

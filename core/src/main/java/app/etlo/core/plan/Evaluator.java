@@ -1,0 +1,350 @@
+package app.etlo.core.plan;
+
+import app.etlo.core.advice.Judgements;
+import app.etlo.core.advice.Situation;
+import app.etlo.core.field.BoundaryReader;
+import app.etlo.core.field.FieldArea;
+import app.etlo.core.field.FrostDates;
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.mix.Blend;
+import app.etlo.core.mix.Component;
+import app.etlo.core.mix.SeedLot;
+import app.etlo.core.mix.Sowing;
+import app.etlo.core.nitrogen.CoverCredit;
+import app.etlo.core.nitrogen.LeftToBuy;
+import app.etlo.core.nitrogen.Need;
+import app.etlo.core.plan.Context.FieldEntry;
+import app.etlo.core.plan.Context.LotEntry;
+import app.etlo.core.plan.Evaluated.CoverResult;
+import app.etlo.core.plan.Evaluated.CropResult;
+import app.etlo.core.plan.PlanDocument.CoverEntry;
+import app.etlo.core.plan.PlanDocument.CropEntry;
+import app.etlo.core.plan.PlanDocument.MixEntry;
+import app.etlo.core.plan.PlanDocument.NitrogenEntry;
+import app.etlo.core.plan.PlanDocument.ParamsEntry;
+import app.etlo.core.plan.PlanDocument.StandEntry;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.rotation.CropInTime;
+import app.etlo.core.rotation.GrainYield;
+import app.etlo.core.rotation.Window;
+import app.etlo.core.termination.Evidence;
+import app.etlo.core.termination.Quadrat;
+import app.etlo.core.termination.Stand;
+import app.etlo.core.termination.Termination;
+import app.etlo.core.tillage.DisturbanceRating;
+import app.etlo.core.tillage.HarvestResidue;
+import app.etlo.core.tillage.Pass;
+import app.etlo.core.tillage.StripShare;
+import app.etlo.core.working.Figure;
+import java.time.LocalDate;
+import java.time.MonthDay;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Turns a plan document and its context into an evaluation. What a plan does not say yet simply yields no figure; nothing
+ * is guessed for it.
+ */
+public final class Evaluator {
+    /** Catch test when the adviser has typed none. */
+    private static final double USUAL_WIDTH_M = 3;
+
+    private static final double USUAL_DISTANCE_M = 50;
+    private static final double USUAL_WASTE_PERCENT = 3;
+
+    private final Knowledge knowledge;
+
+    public Evaluator(Knowledge knowledge) {
+        this.knowledge = knowledge;
+    }
+
+    /**
+     * Evaluates a plan.
+     *
+     * @param plan as a {@link PlanReader} let it through
+     * @param context as {@link ContextCheck} let it through
+     * @param asOf the day the evaluation is for; today is no hidden input
+     */
+    public Evaluated evaluate(PlanDocument plan, Context context, LocalDate asOf) {
+        return new Run(plan, context, asOf).evaluated();
+    }
+
+    private final class Run {
+        private final PlanDocument plan;
+        private final Context context;
+        private final LocalDate asOf;
+        private final Timeline timeline;
+        private final Map<String, Figure> figures = new LinkedHashMap<>();
+        private final List<CropInTime> crops;
+        private final Figure area;
+
+        Run(PlanDocument plan, Context context, LocalDate asOf) {
+            this.plan = plan;
+            this.context = context;
+            this.asOf = asOf;
+            this.timeline = new Timeline(plan, knowledge);
+            this.crops = timeline.crops();
+            this.area = keep(area(context.field()));
+        }
+
+        Evaluated evaluated() {
+            List<Window> windows = Window.between(crops);
+            windows.forEach(w -> keep(w.days()));
+            List<Situation.Cover> covers = new ArrayList<>();
+            List<CoverResult> coverResults = new ArrayList<>();
+            for (CoverEntry entry : plan.covers()) {
+                Situation.Cover cover = cover(entry);
+                covers.add(cover);
+                coverResults.add(new CoverResult(
+                        entry,
+                        cover.next(),
+                        cover.sown(),
+                        cover.end(),
+                        cover.components().stream().map(Component::species).toList(),
+                        cover.blend()));
+            }
+            List<CropResult> cropResults = crops(covers);
+            Situation situation = new Situation(
+                    asOf,
+                    context.farm().units(),
+                    frost(context.field()),
+                    context.field().tileDepth().map(q -> q.in(Unit.CENTIMETRE)),
+                    crops,
+                    covers,
+                    TypedNumbers.of(plan, context, knowledge));
+            return new Evaluated(
+                    plan,
+                    context,
+                    asOf,
+                    Collections.unmodifiableMap(figures),
+                    windows,
+                    cropResults,
+                    coverResults,
+                    Judgements.of(situation));
+        }
+
+        private Figure keep(Figure figure) {
+            figures.put(figure.id(), figure);
+            return figure;
+        }
+
+        private void keep(Optional<Figure> figure) {
+            figure.ifPresent(this::keep);
+        }
+
+        private Situation.Cover cover(CoverEntry entry) {
+            Optional<LocalDate> sown = timeline.day("sow", entry.id());
+            Optional<CropInTime> next = next(entry);
+            Optional<Termination> end = end(entry.id());
+            List<Component> components = entry.mix().map(this::components).orElse(List.of());
+            Optional<Blend> blend = Blend.of("mix/" + entry.id(), components, sowing(entry));
+            blend.ifPresent(this::keepBlend);
+            end.ifPresent(e -> next.flatMap(CropInTime::planted)
+                    .ifPresent(p -> keep(e.daysBefore("end/" + entry.id() + "/daysBeforePlanting", p))));
+            Optional<Stand> stand = entry.stand().flatMap(s -> stand("end/" + entry.id(), s));
+            stand.ifPresent(s -> {
+                keep(s.biomass());
+                keep(s.nitrogenPercent());
+                keep(s.nitrogenInTops());
+            });
+            Optional<CoverCredit> credit =
+                    stand.map(s -> CoverCredit.of(next.map(n -> "feed/" + n.id()).orElse("end/" + entry.id()), s));
+            credit.ifPresent(c -> {
+                keep(c.released());
+                keep(c.credit());
+            });
+            return new Situation.Cover(entry.id(), next, sown, end, components, blend, stand, credit);
+        }
+
+        private Optional<Termination> end(String cover) {
+            return timeline.day("end", cover).flatMap(day -> timeline.params("end", cover)
+                    .method()
+                    .map(m -> new Termination(day, knowledge.terminationMethods().get(m))));
+        }
+
+        private Optional<CropInTime> next(CoverEntry entry) {
+            Optional<CropInTime> named = crops.stream()
+                    .filter(c -> c.id().equals(entry.place().cropId()))
+                    .findFirst();
+            if (entry.place().relation().equals("before")) {
+                return named;
+            }
+            return named.map(crops::indexOf).filter(i -> i + 1 < crops.size()).map(i -> crops.get(i + 1));
+        }
+
+        private List<Component> components(MixEntry mix) {
+            boolean byDensity = mix.method().equals("density");
+            return mix.components().stream()
+                    .map(c -> new Component(
+                            knowledge.species().get(c.species()),
+                            byDensity ? Optional.empty() : c.sharePercent().map(p -> p / 100),
+                            byDensity ? c.seeds() : Optional.empty(),
+                            c.lotId().flatMap(id -> lot(id, c.species()))))
+                    .toList();
+        }
+
+        private Optional<SeedLot> lot(String id, String species) {
+            return context.lots().stream()
+                    .filter(l -> l.id().equals(id) && l.species().equals(species))
+                    .findFirst()
+                    .map(Run::seedLot);
+        }
+
+        private Sowing sowing(CoverEntry entry) {
+            ParamsEntry p = timeline.params("sow", entry.id());
+            return new Sowing(
+                    knowledge.sowingMethods().get(p.method().orElse("drilled")),
+                    p.lateness().orElse(1.0),
+                    p.seedbed().orElse(1.0),
+                    p.purpose().orElse(1.0),
+                    p.sownArea().map(q -> q.in(Unit.HECTARE)).orElse(area.in(Unit.HECTARE)),
+                    p.sownArea().isPresent(),
+                    entry.mix().flatMap(MixEntry::wastePercent).orElse(USUAL_WASTE_PERCENT) / 100,
+                    p.catchWidth().map(q -> q.in(Unit.METRE)).orElse(USUAL_WIDTH_M),
+                    p.catchDistance().map(q -> q.in(Unit.METRE)).orElse(USUAL_DISTANCE_M),
+                    p.catchWidth().isPresent() && p.catchDistance().isPresent());
+        }
+
+        private void keepBlend(Blend b) {
+            b.rates().forEach(r -> {
+                keep(r.pls());
+                keep(r.germinates());
+                keep(r.plsKgHa());
+                keep(r.bulkKgHa());
+                keep(r.seedsM2());
+                keep(r.seedsNowM2());
+                keep(r.seedKg());
+                keep(r.bags());
+                keep(r.cost());
+                keep(r.costPerHa());
+            });
+            b.weightShares().forEach(this::keep);
+            b.seedShares().forEach(this::keep);
+            b.boxes().forEach(x -> {
+                keep(x.rateKgHa());
+                keep(x.catchG());
+            });
+            keep(b.bulkKgHa());
+            keep(b.seedsM2());
+            keep(b.seedKg());
+            keep(b.cost());
+            keep(b.costPerHa());
+        }
+
+        private List<CropResult> crops(List<Situation.Cover> covers) {
+            List<Pass> all = timeline.passes();
+            List<CropResult> results = new ArrayList<>();
+            LocalDate after = LocalDate.MIN;
+            for (CropInTime crop : crops) {
+                LocalDate from = after;
+                LocalDate through = crop.harvested().orElse(LocalDate.MAX);
+                List<Pass> passes = all.stream()
+                        .filter(p -> p.date().isAfter(from) && !p.date().isAfter(through))
+                        .toList();
+                Optional<Situation.Cover> ahead = covers.stream()
+                        .filter(c -> c.next().map(n -> n.id().equals(crop.id())).orElse(false))
+                        .findFirst();
+                results.add(crop(crop, passes, ahead));
+                after = through.isAfter(after) ? through : after;
+            }
+            return List.copyOf(results);
+        }
+
+        private CropResult crop(CropInTime crop, List<Pass> passes, Optional<Situation.Cover> ahead) {
+            CropEntry entry = plan.crops().stream()
+                    .filter(c -> c.id().equals(crop.id()))
+                    .findFirst()
+                    .orElseThrow();
+            String prefix = "plant/" + crop.id();
+            List<Figure> ratings =
+                    passes.stream().map(p -> keep(DisturbanceRating.of(prefix, p))).toList();
+            List<Pass> planting = timeline.planting(entry);
+            if (!planting.isEmpty()) {
+                keep(DisturbanceRating.sum(prefix, ratings));
+                keep(StripShare.ofPlanting(prefix, planting));
+                ParamsEntry p = timeline.params("sow", crop.id());
+                boolean strips = p.system().map("strip-till"::equals).orElse(false);
+                p.stripWidth()
+                        .filter(s -> strips)
+                        .ifPresent(s -> p.rowWidth().ifPresent(r -> keep(StripShare.of(prefix, s, r))));
+            }
+            crop.harvested()
+                    .ifPresent(h -> keep(HarvestResidue.of(
+                            "plant/" + crop.id(),
+                            crop.crop(),
+                            crop.yieldGoal().flatMap(q -> GrainYield.asMass(q, crop.crop())))));
+            feed(entry, crop, ahead.flatMap(Situation.Cover::credit));
+            return new CropResult(crop, passes, planting, ahead.map(Situation.Cover::id));
+        }
+
+        private void feed(CropEntry entry, CropInTime crop, Optional<CoverCredit> credit) {
+            String prefix = "feed/" + crop.id();
+            Optional<NitrogenEntry> n = entry.nitrogen();
+            boolean local = n.flatMap(NitrogenEntry::school).map("local"::equals).orElse(false);
+            Optional<Figure> need = local
+                    ? n.flatMap(NitrogenEntry::need).map(q -> Need.local(
+                            prefix, q, n.flatMap(NitrogenEntry::source).orElse("")))
+                    : Need.byYieldGoal(prefix, crop.crop(), crop.yieldGoal(), n.flatMap(NitrogenEntry::factor));
+            need.ifPresent(f -> {
+                keep(f);
+                LeftToBuy left = LeftToBuy.of(
+                        prefix,
+                        f,
+                        credit.map(CoverCredit::credit),
+                        n.flatMap(NitrogenEntry::product).map(p -> knowledge.products().get(p)),
+                        n.flatMap(NitrogenEntry::productPrice),
+                        area);
+                keep(left.left());
+                keep(left.productKgHa());
+                keep(left.productLHa());
+                keep(left.forField());
+                keep(left.costPerHa());
+            });
+        }
+
+        private static Optional<Stand> stand(String prefix, StandEntry s) {
+            return s.nitrogenPercent().flatMap(n -> {
+                if (s.evidence() == Evidence.WEIGHED && s.quadrat().isPresent()) {
+                    return s.quadrat().map(q -> Stand.weighed(
+                            prefix, new Quadrat(q.frameArea(), q.samples(), q.dryMatterPercent() / 100), n));
+                }
+                return s.biomass().map(b -> Stand.typed(prefix, s.evidence(), b, n));
+            });
+        }
+
+        private static Figure area(FieldEntry field) {
+            return field.boundary()
+                    .map(b -> FieldArea.of(BoundaryReader.read(b)))
+                    .orElseGet(() -> FieldArea.typed(field.area().orElseThrow()));
+        }
+
+        private static Optional<FrostDates> frost(FieldEntry field) {
+            return field.lastSpringFrost().flatMap(spring -> field.firstAutumnFrost()
+                    .map(autumn -> new FrostDates(day(spring), day(autumn))));
+        }
+
+        private static MonthDay day(String monthDay) {
+            return MonthDay.parse("--" + monthDay);
+        }
+
+        private static SeedLot seedLot(LotEntry l) {
+            return new SeedLot(
+                    l.id(),
+                    l.species(),
+                    l.label(),
+                    l.purityPercent() / 100,
+                    l.germinationPercent() / 100,
+                    l.hardSeedPercent().orElse(0.0) / 100,
+                    l.germinationIncludesHardSeed().orElse(false),
+                    l.seedCount().map(q -> q.in(Unit.PER_KG)),
+                    l.testedOn(),
+                    l.price(),
+                    l.bagSize(),
+                    l.inoculated().orElse(false));
+        }
+    }
+}

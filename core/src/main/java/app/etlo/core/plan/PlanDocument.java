@@ -1,0 +1,139 @@
+package app.etlo.core.plan;
+
+import app.etlo.core.quantity.Quantity;
+import app.etlo.core.termination.Evidence;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * An adviser's intention for one field, as docs/formats/plan.schema.json describes it. Flat lists with stable ids; windows
+ * are derived, never stored; quantities are kept as typed; absent means default.
+ */
+public record PlanDocument(
+        int schemaVersion,
+        String id,
+        String fieldId,
+        Optional<String> name,
+        List<CropEntry> crops,
+        List<CoverEntry> covers,
+        List<OperationEntry> operations,
+        List<AnswerEntry> answers) {
+
+    public static final int SCHEMA_VERSION = 1;
+
+    public PlanDocument {
+        crops = List.copyOf(crops);
+        covers = List.copyOf(covers);
+        operations = List.copyOf(operations);
+        answers = List.copyOf(answers);
+    }
+
+    /** A plan with nothing in it yet. */
+    public static PlanDocument empty(String id, String fieldId) {
+        return new PlanDocument(
+                SCHEMA_VERSION, id, fieldId, Optional.empty(), List.of(), List.of(), List.of(), List.of());
+    }
+
+    /** A cash crop; its dates are its sow and harvest operations. */
+    public record CropEntry(
+            String id, String crop, Optional<Quantity> yieldGoal, Optional<NitrogenEntry> nitrogen) {}
+
+    /**
+     * How the crop's nitrogen is reckoned.
+     *
+     * @param school yield-goal or local; yield-goal when absent
+     */
+    public record NitrogenEntry(
+            Optional<String> school,
+            Optional<Quantity> factor,
+            Optional<Quantity> need,
+            Optional<String> source,
+            Optional<String> product,
+            Optional<Quantity> productPrice) {}
+
+    public record CoverEntry(
+            String id,
+            PlaceEntry place,
+            Optional<List<String>> aims,
+            Optional<MixEntry> mix,
+            Optional<StandEntry> stand) {}
+
+    /** Where a cover stands: after, into or before a cash crop. */
+    public record PlaceEntry(String relation, String cropId) {}
+
+    public record MixEntry(String method, List<ComponentEntry> components, Optional<Double> wastePercent) {
+        public MixEntry {
+            components = List.copyOf(components);
+        }
+    }
+
+    public record ComponentEntry(
+            String species, Optional<Double> sharePercent, Optional<Quantity> seeds, Optional<String> lotId) {}
+
+    public record StandEntry(
+            Evidence evidence,
+            Optional<Quantity> biomass,
+            Optional<Double> nitrogenPercent,
+            Optional<QuadratEntry> quadrat) {}
+
+    public record QuadratEntry(Quantity frameArea, List<Quantity> samples, double dryMatterPercent) {
+        public QuadratEntry {
+            samples = List.copyOf(samples);
+        }
+    }
+
+    /**
+     * A thing done on a day.
+     *
+     * @param kind sow, end, pass or harvest
+     * @param subject the crop or cover it is done to; a pass may have none
+     * @param zone whole, row, middle or the id of a polygon; whole when absent
+     */
+    public record OperationEntry(
+            String id,
+            String kind,
+            Optional<String> subject,
+            DateEntry when,
+            Optional<Integer> seq,
+            Optional<String> zone,
+            Optional<ParamsEntry> params) {}
+
+    public record DateEntry(LocalDate on) {}
+
+    /** What an operation may carry; which of them counts depends on its kind. */
+    public record ParamsEntry(
+            Optional<String> method,
+            Optional<String> operation,
+            Optional<String> system,
+            Optional<Quantity> stripWidth,
+            Optional<Quantity> rowWidth,
+            Optional<Double> lateness,
+            Optional<Double> seedbed,
+            Optional<Double> purpose,
+            Optional<Quantity> sownArea,
+            Optional<Quantity> catchWidth,
+            Optional<Quantity> catchDistance,
+            Optional<Quantity> speed,
+            Optional<Quantity> depth,
+            Optional<Double> sharePercent) {
+        static final ParamsEntry NONE = new ParamsEntry(
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    /** An adviser's answer to a note; it holds as long as the note's facts are the same. */
+    public record AnswerEntry(String rule, String subject, String factsHash, String decision, String reason) {}
+}

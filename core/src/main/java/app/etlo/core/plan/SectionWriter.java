@@ -1,0 +1,179 @@
+package app.etlo.core.plan;
+
+import app.etlo.core.plan.Evaluated.CoverResult;
+import app.etlo.core.plan.Evaluated.CropResult;
+import app.etlo.core.plan.Evaluation.PartView;
+import app.etlo.core.plan.Evaluation.PassView;
+import app.etlo.core.plan.Evaluation.PinView;
+import app.etlo.core.plan.Evaluation.ResidueView;
+import app.etlo.core.plan.Evaluation.SectionView;
+import app.etlo.core.plan.Evaluation.StandView;
+import app.etlo.core.plan.PlanDocument.OperationEntry;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.rotation.CropInTime;
+import app.etlo.core.tillage.Pass;
+import app.etlo.core.working.Figure;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** The ground section of an evaluated plan: outlines of typical height in their time, residue, passes and pins. */
+final class SectionWriter {
+    private static final int MARGIN_DAYS = 20;
+    private static final int EMPTY_BACK_DAYS = 60;
+    private static final int EMPTY_AHEAD_DAYS = 540;
+    /** How far a stand without an end is drawn. */
+    private static final int OPEN_DAYS = 120;
+
+    private static final double LEAST_HEIGHT_M = 0.8;
+    private static final double LEAST_DEPTH_M = 1.2;
+    /** A pass that leaves no mulch lying. */
+    private static final double BURYING_SHARE = 0.9;
+
+    private static final double BURYING_DEPTH_CM = 7;
+
+    private final Evaluated e;
+
+    private SectionWriter(Evaluated e) {
+        this.e = e;
+    }
+
+    static SectionView write(Evaluated e) {
+        return new SectionWriter(e).section();
+    }
+
+    private SectionView section() {
+        List<StandView> stands = Stream.concat(
+                        e.crops().stream().flatMap(c -> cropStand(c).stream()),
+                        e.covers().stream().flatMap(c -> coverStand(c).stream()))
+                .toList();
+        List<PassView> passes = e.crops().stream()
+                .flatMap(c -> c.passes().stream()
+                        .map(p -> EvaluationWriter.pass(
+                                "plant/" + c.crop().id(), p, c.planting().contains(p))))
+                .toList();
+        List<PinView> pins = e.plan().operations().stream()
+                .map(this::pin)
+                .sorted(Comparator.comparing(PinView::date))
+                .toList();
+        List<LocalDate> days = Stream.concat(
+                        stands.stream().flatMap(s -> Stream.of(s.from(), s.to())), pins.stream().map(PinView::date))
+                .sorted()
+                .toList();
+        LocalDate from = days.isEmpty() ? e.asOf().minusDays(EMPTY_BACK_DAYS) : days.get(0).minusDays(MARGIN_DAYS);
+        LocalDate to = days.isEmpty()
+                ? e.asOf().plusDays(EMPTY_AHEAD_DAYS)
+                : days.get(days.size() - 1).plusDays(MARGIN_DAYS);
+        Optional<Double> tile = e.context().field().tileDepth().map(q -> q.in(Unit.CENTIMETRE));
+        return new SectionView(
+                from,
+                to,
+                e.asOf(),
+                tile,
+                tallest(stands, LEAST_HEIGHT_M),
+                deepest(stands, Math.max(LEAST_DEPTH_M, tile.orElse(0.0) / 100 + 0.1)),
+                stands,
+                residues(to),
+                passes,
+                pins);
+    }
+
+    private static double tallest(List<StandView> stands, double least) {
+        return stands.stream()
+                .flatMap(s -> s.parts().stream())
+                .mapToDouble(PartView::heightM)
+                .reduce(least, Math::max);
+    }
+
+    private static double deepest(List<StandView> stands, double least) {
+        return stands.stream()
+                .flatMap(s -> s.parts().stream())
+                .mapToDouble(PartView::rootDepthM)
+                .reduce(least, Math::max);
+    }
+
+    private static Optional<StandView> cropStand(CropResult c) {
+        CropInTime t = c.crop();
+        var crop = t.crop();
+        PartView part = new PartView(
+                crop.id(), crop.name(), Optional.empty(), crop.form(), crop.heightM(), crop.rootDepthM(), crop.taproot());
+        return stand(t.id(), false, crop.name(), t.planted(), t.harvested(), List.of(part));
+    }
+
+    private static Optional<StandView> coverStand(CoverResult c) {
+        List<PartView> parts = c.species().stream()
+                .map(s -> new PartView(
+                        s.id(), s.name(), Optional.of(s.group()), s.form(), s.heightM(), s.rootDepthM(), s.taproot()))
+                .toList();
+        Optional<LocalDate> end =
+                c.end().map(t -> t.date()).or(() -> c.next().flatMap(CropInTime::planted));
+        return stand(c.entry().id(), true, EvaluationWriter.name(c), c.sown(), end, parts)
+                .map(s -> c.end().isPresent()
+                        ? s
+                        : new StandView(s.id(), true, s.label(), s.from(), s.to(), true, s.parts()));
+    }
+
+    private static Optional<StandView> stand(
+            String id, boolean cover, String label, Optional<LocalDate> from, Optional<LocalDate> to, List<PartView> parts) {
+        return from.filter(f -> to.map(f::isBefore).orElse(true))
+                .map(f -> new StandView(
+                        id, cover, label, f, to.orElse(f.plusDays(OPEN_DAYS)), to.isEmpty(), parts));
+    }
+
+    private List<ResidueView> residues(LocalDate sectionEnd) {
+        List<ResidueView> found = new ArrayList<>();
+        for (CropResult c : e.crops()) {
+            c.crop().harvested().ifPresent(day -> residue(
+                    found, c.crop().id(), c.crop().crop().name(), day, "plant/" + c.crop().id() + "/residue", sectionEnd));
+        }
+        for (CoverResult c : e.covers()) {
+            c.end().ifPresent(t -> residue(
+                    found,
+                    c.entry().id(),
+                    EvaluationWriter.name(c),
+                    t.date(),
+                    "end/" + c.entry().id() + "/biomass",
+                    sectionEnd));
+        }
+        return List.copyOf(found);
+    }
+
+    /** Lies from its day until a pass buries it or the next crop is harvested: a picture, not a forecast of decay. */
+    private void residue(
+            List<ResidueView> found, String id, String label, LocalDate day, String figureId, LocalDate sectionEnd) {
+        Figure mass = e.figures().get(figureId);
+        if (mass == null) {
+            return;
+        }
+        Stream<LocalDate> buried = e.crops().stream()
+                .flatMap(c -> c.passes().stream())
+                .filter(SectionWriter::buries)
+                .map(Pass::date);
+        Stream<LocalDate> harvests = e.crops().stream().flatMap(c -> c.crop().harvested().stream());
+        LocalDate until = Stream.concat(buried, harvests)
+                .filter(d -> d.isAfter(day))
+                .min(Comparator.naturalOrder())
+                .orElse(sectionEnd);
+        found.add(new ResidueView(id, label, day, until, mass.in(Unit.T_PER_HA), figureId));
+    }
+
+    private static boolean buries(Pass p) {
+        return p.shareDisturbed() >= BURYING_SHARE && p.operation().depthCm() >= BURYING_DEPTH_CM;
+    }
+
+    private PinView pin(OperationEntry o) {
+        String subject = o.subject().orElse("");
+        boolean cover = e.covers().stream().anyMatch(c -> c.entry().id().equals(subject));
+        String word =
+                switch (o.kind()) {
+                    case "sow" -> cover ? "Sow" : "Plant";
+                    case "end" -> "End";
+                    case "harvest" -> "Harvest";
+                    default -> "Pass";
+                };
+        return new PinView(o.id(), o.kind(), subject, cover, o.when().on(), word);
+    }
+}
