@@ -1,0 +1,65 @@
+#!/usr/bin/env bash
+# A private PostgreSQL cluster on loopback.
+#   pg.sh start DIR   makes it when it is not there, starts it, prints PGPORT=n
+#   pg.sh stop DIR
+# DIR/password holds the password of role and database "etlo". With ETLO_PG_THROWAWAY=1 (tests) nothing is synced to disk.
+set -euo pipefail
+cmd=${1:-} dir=${2:-}
+fail() { echo "etlo: $*" >&2; exit 1; }
+bin=$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -1 || true)
+[ -x "${bin:-}/postgres" ] || fail 'PostgreSQL is not installed. Next: apt-get install -y postgresql'
+[ -n "$dir" ] || fail 'usage: pg.sh start|stop DIR'
+# the server refuses to run as root; Debian's package brings the user postgres
+as=(); owner=$(id -un)
+if [ "$(id -u)" = 0 ]; then as=(runuser -u postgres --); owner=postgres; fi
+cd /
+running() { "${as[@]}" "$bin/pg_ctl" status -D "$dir/data" >/dev/null 2>&1; }
+case $cmd in
+start)
+  install -d -m 0700 -o "$owner" "$dir"
+  [ "${#dir}" -le 80 ] || fail "the data folder's path is too long for a socket: $dir. Next: set ETLO_HOME to a shorter one."
+  if [ -d "$dir/data" ] && [ ! -f "$dir/data/PG_VERSION" ]; then
+    fail "the database in $dir/data is half-made. Next: move it away (mv $dir/data $dir/data.broken) and run this again."
+  fi
+  if [ ! -d "$dir/data" ]; then
+    "${as[@]}" rm -rf "$dir/data.new"
+    "${as[@]}" "$bin/initdb" -D "$dir/data.new" -U postgres -E UTF8 --locale=C.UTF-8 \
+      --auth-local=peer --auth-host=scram-sha-256 ${ETLO_PG_THROWAWAY:+--no-sync} >"$dir/initdb.log" 2>&1 \
+      || fail "the database could not be made, see $dir/initdb.log"
+    if [ "$owner" != postgres ]; then
+      printf 'local all all trust\nhost all all 127.0.0.1/32 scram-sha-256\n' >"$dir/data.new/pg_hba.conf"
+    fi
+    "${as[@]}" mv "$dir/data.new" "$dir/data"
+  fi
+  if [ ! -s "$dir/password" ]; then
+    (umask 077; head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$dir/password")
+  fi
+  if ! running; then
+    options="-c listen_addresses=127.0.0.1 -c unix_socket_directories='$dir'"
+    [ -z "${ETLO_PG_THROWAWAY:-}" ] || options="$options -c fsync=off -c synchronous_commit=off -c full_page_writes=off"
+    for _ in 1 2 3 4 5 6; do
+      port=$(shuf -n1 -i 20000-29999)
+      if "${as[@]}" "$bin/pg_ctl" start -D "$dir/data" -w -t 60 -l "$dir/database.log" -o "$options -c port=$port" >/dev/null 2>&1; then
+        break
+      fi
+    done
+    running || fail "the database does not start. Its own words: $("${as[@]}" tail -n 3 "$dir/database.log" 2>/dev/null | tr '\n' ' ') Next: see $dir/database.log."
+  fi
+  port=$("${as[@]}" sed -n 4p "$dir/data/postmaster.pid")
+  if [ ! -f "$dir/ready" ]; then
+    password=$(cat "$dir/password")
+    "${as[@]}" psql -q -v ON_ERROR_STOP=1 -h "$dir" -p "$port" -U postgres -d postgres >/dev/null <<SQL
+do \$\$ begin
+  if not exists (select from pg_roles where rolname = 'etlo') then create role etlo login; end if;
+end \$\$;
+alter role etlo password '$password';
+select 'create database etlo owner etlo' where not exists (select from pg_database where datname = 'etlo') \gexec
+SQL
+    touch "$dir/ready"
+  fi
+  echo "PGPORT=$port" ;;
+stop)
+  running || exit 0
+  "${as[@]}" "$bin/pg_ctl" stop -D "$dir/data" -m fast -w -t 60 >/dev/null ;;
+*) fail 'usage: pg.sh start|stop DIR' ;;
+esac

@@ -1,0 +1,37 @@
+package app.etlo.server.config;
+
+import io.swagger.v3.core.converter.AnnotatedType;
+import io.swagger.v3.core.converter.ModelConverter;
+import io.swagger.v3.core.converter.ModelConverterContext;
+import io.swagger.v3.core.util.Json;
+import io.swagger.v3.oas.models.media.Schema;
+import java.lang.reflect.RecordComponent;
+import java.util.Arrays;
+import java.util.Iterator;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** In the API's description every member of a record is required unless it is an Optional. */
+@Component
+class ApiDescription implements ModelConverter {
+    @Override
+    public Schema<?> resolve(AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
+        if (!chain.hasNext()) {
+            return null;
+        }
+        Schema<?> schema = chain.next().resolve(type, context, chain);
+        Class<?> raw = Json.mapper().constructType(type.getType()).getRawClass();
+        if (raw.isRecord() && schema != null) {
+            Schema<?> described = schema.get$ref() == null
+                    ? schema
+                    : context.getDefinedModels().get(schema.get$ref().replaceFirst(".*/", ""));
+            if (described != null && described.getProperties() != null) {
+                described.setRequired(Arrays.stream(raw.getRecordComponents())
+                        .filter(c -> !c.getType().equals(Optional.class))
+                        .map(RecordComponent::getName)
+                        .toList());
+            }
+        }
+        return schema;
+    }
+}

@@ -1,0 +1,51 @@
+package app.etlo.server.config;
+
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.KnowledgeLoader;
+import app.etlo.core.plan.Evaluator;
+import app.etlo.core.plan.PlanDocument;
+import app.etlo.core.plan.PlanReader;
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.databind.DeserializationContext;
+import com.fasterxml.jackson.databind.JsonDeserializer;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.time.Clock;
+import org.springframework.boot.autoconfigure.jackson.Jackson2ObjectMapperBuilderCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** Puts the core to work: its tables, its reader and its evaluator. */
+@Configuration
+class CoreConfig {
+    @Bean
+    Knowledge knowledge() {
+        return KnowledgeLoader.shipped();
+    }
+
+    @Bean
+    PlanReader planReader(Knowledge knowledge) {
+        return new PlanReader(knowledge);
+    }
+
+    @Bean
+    Evaluator evaluator(Knowledge knowledge) {
+        return new Evaluator(knowledge);
+    }
+
+    @Bean
+    Clock clock() {
+        return Clock.systemUTC();
+    }
+
+    /** Every plan that comes in passes the published schema, wherever in a request it stands. */
+    @Bean
+    Jackson2ObjectMapperBuilderCustomizer plansByTheirReader(PlanReader reader) {
+        return builder -> builder.deserializerByType(PlanDocument.class, new JsonDeserializer<PlanDocument>() {
+            @Override
+            public PlanDocument deserialize(JsonParser parser, DeserializationContext context) throws IOException {
+                return reader.read(parser.<JsonNode>readValueAsTree());
+            }
+        });
+    }
+}

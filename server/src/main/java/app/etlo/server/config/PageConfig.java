@@ -1,0 +1,13 @@
+package app.etlo.server.config;
+
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** Every address of the single-page application answers its page. */
+@Controller
+class PageConfig {
+    @GetMapping({"/sign-in", "/fields", "/fields/{*rest}", "/seed-store", "/farms/{*rest}", "/plans/{*rest}"})
+    String page() {
+        return "forward:/index.html";
+    }
+}

@@ -1,0 +1,84 @@
+package app.etlo.server.config;
+
+import app.etlo.core.field.BoundaryRefused;
+import app.etlo.core.plan.Problem;
+import app.etlo.core.plan.Refused;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonMappingException;
+import java.util.List;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+
+/** What went wrong, as problem+json (RFC 9457) with every problem at its place. */
+@RestControllerAdvice
+class Problems extends ResponseEntityExceptionHandler {
+    @ExceptionHandler(Refused.class)
+    ProblemDetail refused(Refused e) {
+        return detail(e.problems());
+    }
+
+    @ExceptionHandler(BoundaryRefused.class)
+    ProblemDetail boundary(BoundaryRefused e) {
+        return detail(List.of(new Problem(e.pointer(), e.getMessage())));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return ResponseEntity.badRequest().body(detail(unreadable(e)));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleMethodArgumentNotValid(
+            MethodArgumentNotValidException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return ResponseEntity.badRequest()
+                .body(detail(e.getFieldErrors().stream()
+                        .map(f -> new Problem("/" + f.getField().replace('.', '/'), String.valueOf(f.getDefaultMessage())))
+                        .toList()));
+    }
+
+    @ExceptionHandler(Exception.class)
+    ProblemDetail unforeseen(Exception e) {
+        logger.error("unforeseen", e);
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong on the server. What you typed is kept on this page.");
+    }
+
+    private static List<Problem> unreadable(HttpMessageNotReadableException e) {
+        String pointer = "";
+        for (Throwable t = e.getCause(); t != null; t = t.getCause()) {
+            if (t instanceof Refused r) {
+                String prefix = pointer;
+                return r.problems().stream()
+                        .map(p -> new Problem(prefix + p.pointer(), p.message()))
+                        .toList();
+            }
+            if (t instanceof JsonMappingException m) {
+                StringBuilder path = new StringBuilder();
+                m.getPath().forEach(s -> path.append('/').append(s.getFieldName() == null ? s.getIndex() : s.getFieldName()));
+                pointer = path.toString();
+            }
+        }
+        String message = e.getCause() instanceof JsonProcessingException j
+                ? j.getOriginalMessage()
+                : "the request has no readable body";
+        return List.of(new Problem(pointer, message.length() > 200 ? message.substring(0, 200) : message));
+    }
+
+    private static ProblemDetail detail(List<Problem> problems) {
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(
+                HttpStatus.BAD_REQUEST, problems.isEmpty() ? "refused" : problems.get(0).message());
+        detail.setTitle("Cannot be taken");
+        detail.setProperty("problems", problems);
+        return detail;
+    }
+}

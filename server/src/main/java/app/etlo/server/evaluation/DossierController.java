@@ -1,0 +1,58 @@
+package app.etlo.server.evaluation;
+
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.plan.Dossier;
+import app.etlo.core.plan.PlanReader;
+import app.etlo.server.account.Adviser;
+import app.etlo.server.plan.PlanStore;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The whole plan as a file, out and in. */
+@RestController
+class DossierController {
+    private final PlanStore plans;
+    private final Evaluations evaluations;
+    private final DossierImport imports;
+    private final PlanReader reader;
+    private final Knowledge knowledge;
+
+    DossierController(
+            PlanStore plans, Evaluations evaluations, DossierImport imports, PlanReader reader, Knowledge knowledge) {
+        this.plans = plans;
+        this.evaluations = evaluations;
+        this.imports = imports;
+        this.reader = reader;
+        this.knowledge = knowledge;
+    }
+
+    /** Where an imported plan now is. */
+    record Imported(String fieldId, String planId) {}
+
+    @GetMapping(value = "/api/plans/{planId}/dossier", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<String> export(@PathVariable String planId) {
+        String text = evaluations.dossier(plans.get(planId).plan()).write();
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename("etlo-plan.json").build().toString())
+                .contentType(MediaType.APPLICATION_JSON)
+                .body(text);
+    }
+
+    @PostMapping(value = "/api/dossiers", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    Imported take(@RequestBody byte[] file, @AuthenticationPrincipal Adviser adviser) {
+        Dossier dossier =
+                Dossier.read(new String(file, java.nio.charset.StandardCharsets.UTF_8), reader, knowledge);
+        imports.take(dossier, adviser.email());
+        return new Imported(dossier.plan().fieldId(), dossier.plan().id());
+    }
+}

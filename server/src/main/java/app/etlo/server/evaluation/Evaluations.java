@@ -1,0 +1,53 @@
+package app.etlo.server.evaluation;
+
+import app.etlo.core.plan.Context;
+import app.etlo.core.plan.Context.FieldEntry;
+import app.etlo.core.plan.Context.LotEntry;
+import app.etlo.core.plan.Dossier;
+import app.etlo.core.plan.Evaluated;
+import app.etlo.core.plan.Evaluator;
+import app.etlo.core.plan.PlanDocument;
+import app.etlo.server.farm.FarmStore;
+import app.etlo.server.seed.SeedStore;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Brings a plan and the context stored for its field to the core. */
+@Service
+@Transactional(readOnly = true)
+public class Evaluations {
+    private final FarmStore farms;
+    private final SeedStore seed;
+    private final Evaluator evaluator;
+
+    Evaluations(FarmStore farms, SeedStore seed, Evaluator evaluator) {
+        this.farms = farms;
+        this.seed = seed;
+        this.evaluator = evaluator;
+    }
+
+    public Evaluated evaluate(PlanDocument plan, LocalDate asOf) {
+        return evaluator.evaluate(plan, context(plan), asOf);
+    }
+
+    public Dossier dossier(PlanDocument plan) {
+        return Dossier.of(plan, context(plan));
+    }
+
+    private Context context(PlanDocument plan) {
+        FieldEntry field = farms.field(plan.fieldId());
+        Set<String> named = plan.covers().stream()
+                .flatMap(c -> c.mix().stream())
+                .flatMap(m -> m.components().stream())
+                .flatMap(c -> c.lotId().stream())
+                .collect(Collectors.toSet());
+        List<LotEntry> lots = named.isEmpty()
+                ? List.of()
+                : seed.all().stream().filter(l -> named.contains(l.id())).toList();
+        return new Context(farms.farm(field.farmId()), field, lots);
+    }
+}

@@ -1,0 +1,87 @@
+package app.etlo.server.evaluation;
+
+import app.etlo.core.plan.Context.FarmEntry;
+import app.etlo.core.plan.Context.FieldEntry;
+import app.etlo.core.plan.Evaluation;
+import app.etlo.core.plan.EvaluationWriter;
+import app.etlo.core.plan.PlanDocument;
+import app.etlo.core.plan.Refused;
+import app.etlo.server.account.Adviser;
+import app.etlo.server.farm.FarmStore;
+import app.etlo.server.plan.PlanStore;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** All fields of the practice with what each needs next, soonest first. */
+@RestController
+class FieldListController {
+    private final FarmStore farms;
+    private final PlanStore plans;
+    private final Evaluations evaluations;
+
+    FieldListController(FarmStore farms, PlanStore plans, Evaluations evaluations) {
+        this.farms = farms;
+        this.plans = plans;
+        this.evaluations = evaluations;
+    }
+
+    /** A field in the list. */
+    record FieldSummary(
+            FieldEntry field,
+            FarmEntry farm,
+            String area,
+            Optional<Evaluation.NextDecision> next,
+            int stops,
+            int thinks,
+            Evaluation.SectionView section) {}
+
+    @GetMapping("/api/fields")
+    List<FieldSummary> fields(@RequestParam LocalDate asOf, @AuthenticationPrincipal Adviser adviser) {
+        return farms.fields().stream()
+                .map(f -> summary(f, asOf, adviser))
+                .sorted(Comparator.comparing(s -> s.next().map(Evaluation.NextDecision::date).orElse(LocalDate.MAX)))
+                .toList();
+    }
+
+    @GetMapping("/api/fields/{id}")
+    FieldEntry field(@PathVariable String id) {
+        return farms.field(id);
+    }
+
+    @PutMapping("/api/fields/{id}")
+    FieldEntry put(@PathVariable String id, @RequestBody FieldEntry field) {
+        if (!id.equals(field.id())) {
+            throw new Refused("/id", "the address names another field");
+        }
+        return farms.put(field);
+    }
+
+    private FieldSummary summary(FieldEntry field, LocalDate asOf, Adviser adviser) {
+        PlanDocument plan = plans.ofField(field.id(), adviser.email()).plan();
+        Evaluation e = EvaluationWriter.write(evaluations.evaluate(plan, asOf));
+        Evaluation.FigureView area = e.figures().get("field/area");
+        return new FieldSummary(
+                field,
+                farms.farm(field.farmId()),
+                area.text() + " " + area.unit(),
+                e.next(),
+                count(e, "stop"),
+                count(e, "think"),
+                e.section());
+    }
+
+    private static int count(Evaluation e, String weight) {
+        return (int) e.notes().stream()
+                .filter(n -> n.weight().id().equals(weight) && n.answer().isEmpty())
+                .count();
+    }
+}

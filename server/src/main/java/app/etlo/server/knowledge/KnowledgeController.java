@@ -1,0 +1,93 @@
+package app.etlo.server.knowledge;
+
+import app.etlo.core.advice.Judgements;
+import app.etlo.core.knowledge.Aim;
+import app.etlo.core.knowledge.FieldOperation;
+import app.etlo.core.knowledge.Group;
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.PlantingSystem;
+import app.etlo.core.knowledge.Product;
+import app.etlo.core.knowledge.SowingMethod;
+import app.etlo.core.plan.ContextCheck;
+import app.etlo.core.plan.PlanReader;
+import java.util.Collection;
+import java.util.List;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What the screens offer to choose from. */
+@RestController
+class KnowledgeController {
+    private final Knowledge knowledge;
+
+    KnowledgeController(Knowledge knowledge) {
+        this.knowledge = knowledge;
+    }
+
+    record Choice(String id, String name) {}
+
+    record SpeciesChoice(String id, String name, String botanical, String family, Group group, boolean legume) {}
+
+    record CropChoice(String id, String name, String family, boolean bushels, boolean needByYield, String needUnit) {}
+
+    record JudgementView(String name, String weight, String speaks, String source) {}
+
+    record KnowledgeView(
+            List<SpeciesChoice> species,
+            List<CropChoice> crops,
+            List<Choice> operations,
+            List<Choice> plantingSystems,
+            List<Choice> sowingMethods,
+            List<Choice> terminationMethods,
+            List<Choice> products,
+            Collection<Aim> aims,
+            List<String> textures,
+            List<String> drainages,
+            List<JudgementView> judgements) {}
+
+    @GetMapping("/api/knowledge")
+    KnowledgeView knowledge() {
+        return new KnowledgeView(
+                knowledge.species().all().stream()
+                        .map(s -> new SpeciesChoice(
+                                s.id(), s.name(), s.botanical(), s.family(), s.group(), s.group().isLegume()))
+                        .toList(),
+                knowledge.crops().all().stream()
+                        .map(c -> new CropChoice(
+                                c.id(),
+                                c.name(),
+                                c.family(),
+                                c.testWeightLbBu().isPresent(),
+                                c.need().isPresent(),
+                                c.need().map(n -> n.unit().symbol()).orElse("kg/t")))
+                        .toList(),
+                choices(knowledge.operations().all().stream()
+                        .filter(o -> List.of("till", "strip", "press", "feed").contains(o.use()))
+                        .toList(), FieldOperation::id, FieldOperation::name),
+                choices(knowledge.plantingSystems().all(), PlantingSystem::id, PlantingSystem::name),
+                choices(knowledge.sowingMethods().all(), SowingMethod::id, SowingMethod::name),
+                knowledge.terminationMethods().all().stream()
+                        .map(t -> new Choice(t.id(), t.name()))
+                        .toList(),
+                choices(knowledge.products().all(), Product::id, Product::name),
+                knowledge.aims().all(),
+                ContextCheck.TEXTURES,
+                ContextCheck.DRAINAGES,
+                Judgements.all().stream()
+                        .map(j -> new JudgementView(
+                                j.name(), j.weight().id(), j.speaks(), j.source().text()))
+                        .toList());
+    }
+
+    /** The published schema of the plan document. */
+    @GetMapping(value = "/api/formats/plan.schema.json", produces = MediaType.APPLICATION_JSON_VALUE)
+    String planSchema() {
+        return PlanReader.schemaText();
+    }
+
+    private static <T> List<Choice> choices(
+            Collection<T> all, java.util.function.Function<T, String> id, java.util.function.Function<T, String> name) {
+        return all.stream().map(t -> new Choice(id.apply(t), name.apply(t))).toList();
+    }
+}

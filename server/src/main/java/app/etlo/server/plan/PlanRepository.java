@@ -1,0 +1,18 @@
+package app.etlo.server.plan;
+
+import jakarta.persistence.LockModeType;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
+
+interface PlanRepository extends JpaRepository<PlanRow, Long> {
+    Optional<PlanRow> findByRef(String ref);
+
+    List<PlanRow> findByFieldRefOrderById(String fieldRef);
+
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select p from PlanRow p where p.ref = :ref")
+    Optional<PlanRow> lockByRef(String ref);
+}

@@ -1,0 +1,58 @@
+package app.etlo.server.plan;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import org.hibernate.annotations.TenantId;
+
+/** A plan; its content is its newest revision. */
+@Entity
+@Table(name = "plan")
+class PlanRow {
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private Long id;
+
+    @TenantId
+    @Column(name = "workspace_id", nullable = false)
+    private Long workspaceId;
+
+    @Column(nullable = false)
+    private String ref;
+
+    @Column(name = "field_ref", nullable = false)
+    private String fieldRef;
+
+    @Column(nullable = false)
+    private int head;
+
+    protected PlanRow() {}
+
+    PlanRow(String ref, String fieldRef) {
+        this.ref = ref;
+        this.fieldRef = fieldRef;
+    }
+
+    Long id() {
+        return id;
+    }
+
+    String ref() {
+        return ref;
+    }
+
+    String fieldRef() {
+        return fieldRef;
+    }
+
+    int head() {
+        return head;
+    }
+
+    void moveHead(int number) {
+        this.head = number;
+    }
+}

@@ -1,0 +1,33 @@
+package app.etlo.server;
+
+import app.etlo.testkit.Postgres;
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+import org.springframework.boot.test.autoconfigure.web.servlet.AutoConfigureMockMvc;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.context.ApplicationContextInitializer;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.test.context.ContextConfiguration;
+import org.springframework.boot.test.util.TestPropertyValues;
+
+/** The whole server on a PostgreSQL of its own. */
+@Target(ElementType.TYPE)
+@Retention(RetentionPolicy.RUNTIME)
+@SpringBootTest
+@AutoConfigureMockMvc
+@ContextConfiguration(initializers = ServerTest.Database.class)
+@interface ServerTest {
+    class Database implements ApplicationContextInitializer<ConfigurableApplicationContext> {
+        @Override
+        public void initialize(ConfigurableApplicationContext context) {
+            Postgres pg = Postgres.shared();
+            TestPropertyValues.of(
+                            "spring.datasource.url=" + pg.jdbcUrl(),
+                            "spring.datasource.username=" + pg.user(),
+                            "spring.datasource.password=" + pg.password())
+                    .applyTo(context);
+        }
+    }
+}
