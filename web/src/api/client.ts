@@ -1,0 +1,67 @@
+import createClient from 'openapi-fetch';
+
+import type { components, paths } from './schema';
+
+export type Schemas = components['schemas'];
+export type Plan = Schemas['PlanDocument'];
+export type Evaluation = Schemas['Evaluation'];
+export type Quantity = Schemas['Quantity'];
+export type UnitSymbol = Quantity['unit'];
+export type Knowledge = Schemas['KnowledgeView'];
+export type Field = Schemas['FieldEntry'];
+export type Farm = Schemas['FarmEntry'];
+export type Lot = Schemas['LotEntry'];
+export type Problem = { pointer: string; message: string };
+
+/** What the server said was wrong, with the places where it can be put right. */
+export class Refusal extends Error {
+  readonly status: number;
+  readonly problems: Problem[];
+
+  constructor(status: number, detail: string, problems: Problem[]) {
+    super(detail);
+    this.status = status;
+    this.problems = problems;
+  }
+}
+
+const cookie = (name: string) =>
+  document.cookie
+    .split('; ')
+    .find((c) => c.startsWith(`${name}=`))
+    ?.slice(name.length + 1);
+
+/** The token that proves a change comes from this page. */
+export const token = (): Record<string, string> => ({ 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') ?? '' });
+
+export const api = createClient<paths>({
+  baseUrl: '/',
+  fetch: (request: Request) => globalThis.fetch(request),
+});
+api.use({
+  onRequest({ request }) {
+    if (request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', cookie('XSRF-TOKEN') ?? '');
+    return request;
+  },
+});
+
+type Answer<T> = { data?: T; error?: unknown; response: Response };
+
+const isProblem = (e: unknown): e is { detail?: string; problems?: Problem[] } =>
+  typeof e === 'object' && e !== null;
+
+/** The data of an answer, or the refusal thrown. */
+export function taken<T>(answer: Answer<T>): T {
+  if (answer.response.ok) return answer.data as T;
+  const e = isProblem(answer.error) ? answer.error : {};
+  throw new Refusal(
+    answer.response.status,
+    e.detail ?? `The server answered ${answer.response.status}.`,
+    e.problems ?? [],
+  );
+}
+
+export const today = () => {
+  const d = new Date();
+  return `${d.getFullYear()}-${String(d.getMonth() + 1).padStart(2, '0')}-${String(d.getDate()).padStart(2, '0')}`;
+};

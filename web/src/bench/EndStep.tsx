@@ -1,0 +1,150 @@
+import type { Schemas } from '../api/client';
+import { operationOf, setCover, setDay, setParams, tidy } from '../plan/edit';
+import { useOpenPlan } from '../plan/context';
+import { FigureText } from '../ui/FigureText';
+import { DateField, NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
+import { useCover } from './pick';
+
+type Stand = Schemas['StandEntry'];
+type Quadrat = Schemas['QuadratEntry'];
+
+export function EndStep() {
+  const { session, state, knowledge, us } = useOpenPlan();
+  const { cover, chooser } = useCover();
+  if (!cover) {
+    return (
+      <>
+        <h2>End</h2>
+        {chooser}
+      </>
+    );
+  }
+  const end = operationOf(state.plan, 'end', cover.id);
+  const stand: Stand = cover.stand ?? { evidence: 'expected' };
+  const at = `/covers/${state.plan.covers.indexOf(cover)}/stand`;
+  const set = (change: Partial<Stand>) =>
+    session.change((p) => setCover(p, cover.id, { stand: tidy({ ...stand, ...change }) }));
+  const weighed = stand.evidence === 'weighed';
+  const q: Quadrat = stand.quadrat ?? {
+    frameArea: us ? { value: 4, unit: 'ft2' } : { value: 0.25, unit: 'm2' },
+    samples: [],
+    dryMatterPercent: 20,
+  };
+  const setQuadrat = (change: Partial<Quadrat>) => {
+    const next = { ...q, ...change };
+    set({ quadrat: next.samples.length ? next : undefined });
+  };
+  const fig = (what: string) => `end/${cover.id}/${what}`;
+  return (
+    <>
+      <h2>End</h2>
+      {chooser}
+      <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
+        <DateField
+          label="Cover ended"
+          value={end?.when.on}
+          onChange={(d) => session.change((p) => setDay(p, 'end', cover.id, d))}
+        />
+        <SelectField
+          label="How"
+          value={end?.params?.method ?? ''}
+          empty="choose"
+          disabled={!end}
+          options={knowledge.terminationMethods}
+          onChange={(method) =>
+            session.change((p) => setParams(p, 'end', cover.id, { method: method || undefined }))
+          }
+        />
+        <span className="pb-1">
+          dead before planting <FigureText id={fig('daysBeforePlanting')} />
+        </span>
+      </div>
+      <h3 className="mt-4 font-bold">What stands then</h3>
+      <p className="text-[13px] text-ink2 italic">
+        There is no growth forecast yet: type what you expect, or weigh it. What is only expected
+        counts half, what is weighed counts whole.
+      </p>
+      <div className="mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
+        <SelectField
+          label="Evidence"
+          value={stand.evidence}
+          options={[
+            { id: 'expected', name: 'expected' },
+            { id: 'weighed', name: 'weighed with a quadrat' },
+          ]}
+          onChange={(v) => set({ evidence: v as Stand['evidence'] })}
+        />
+        {!weighed && (
+          <QuantityField
+            label="Biomass, dry"
+            value={stand.biomass}
+            units={us ? ['lb/ac', 'ton/ac', 'kg/ha'] : ['kg/ha', 't/ha', 'lb/ac']}
+            onChange={(v) => set({ biomass: v })}
+            problem={problemAt(state.problems, `${at}/biomass`)}
+          />
+        )}
+        <NumberField
+          label="Nitrogen in the dry tops"
+          value={stand.nitrogenPercent}
+          max={100}
+          suffix="%"
+          onChange={(v) => set({ nitrogenPercent: v })}
+          problem={problemAt(state.problems, `${at}/nitrogenPercent`)}
+        />
+      </div>
+      {weighed && (
+        <div className="mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
+          <QuantityField
+            label="Area of the frame"
+            value={q.frameArea}
+            units={['m2', 'ft2']}
+            onChange={(v) => v && setQuadrat({ frameArea: v })}
+            problem={problemAt(state.problems, `${at}/quadrat/frameArea`)}
+          />
+          <NumberField
+            label="Dry matter"
+            value={q.dryMatterPercent}
+            max={100}
+            suffix="%"
+            onChange={(v) => v !== undefined && setQuadrat({ dryMatterPercent: v })}
+          />
+          {[...q.samples, undefined].map((s, i) => (
+            <QuantityField
+              key={i}
+              label={`Fresh cut ${i + 1}`}
+              value={s}
+              units={['g', 'kg', 'oz', 'lb']}
+              onChange={(v) =>
+                setQuadrat({
+                  samples: v
+                    ? [...q.samples.slice(0, i), v, ...q.samples.slice(i + 1)]
+                    : q.samples.filter((_, k) => k !== i),
+                })
+              }
+            />
+          ))}
+        </div>
+      )}
+      <table className="mt-3 w-full max-w-[520px]">
+        <tbody>
+          {[
+            ['Biomass above ground, dry', 'biomass'],
+            ['Nitrogen in the dry tops', 'nitrogenPercent'],
+            ['Nitrogen in the tops', 'nitrogenInTops'],
+          ].map(([label, what]) => (
+            <tr key={what} className="border-b border-rule2">
+              <td className="py-1">{label}</td>
+              <td className="text-right">
+                <FigureText id={fig(what!)} band />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-3 text-[13px] text-ink2">
+        Herbicides: the label in force decides on rate, stage, interval and drift; Etlo proposes no
+        rate. Insurance and programme rules bind: ask the agent or office before a date moves.
+      </p>
+    </>
+  );
+}

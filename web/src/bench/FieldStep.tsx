@@ -1,0 +1,182 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+
+import { api, Refusal, taken, type Field } from '../api/client';
+import { BoundaryFile } from '../fields/Boundary';
+import { tidy } from '../plan/edit';
+import { useOpenPlan } from '../plan/context';
+import { FigureText } from '../ui/FigureText';
+import { NumberField, problemAt, QuantityField, SelectField, TextField } from '../ui/inputs';
+import type { StepProps } from './steps';
+
+const MONTHS = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+];
+
+/** A day of the year; written MM-dd. */
+function DayOfYear({
+  label,
+  value,
+  onChange,
+  problem,
+}: {
+  label: string;
+  value?: string;
+  onChange: (v?: string) => void;
+  problem?: string;
+}) {
+  const [month, setMonth] = useState(value?.slice(0, 2) ?? '');
+  const [day, setDay] = useState<number | undefined>(value ? Number(value.slice(3)) : undefined);
+  const take = (m: string, d: number | undefined) => {
+    setMonth(m);
+    setDay(d);
+    if (m && d) onChange(`${m}-${String(d).padStart(2, '0')}`);
+    else if (value) onChange(undefined);
+  };
+  return (
+    <fieldset className="inline-flex flex-col">
+      <legend className="text-[13px] text-ink2">{label}</legend>
+      <span className="inline-flex gap-1">
+        <NumberField
+          hideLabel
+          label={`${label}, day`}
+          width="w-10"
+          value={day}
+          max={31}
+          onChange={(d) => take(month, d)}
+          problem={problem}
+        />
+        <SelectField
+          hideLabel
+          label={`${label}, month`}
+          value={month}
+          empty="month"
+          options={MONTHS.map((name, i) => ({ id: String(i + 1).padStart(2, '0'), name }))}
+          onChange={(m) => take(m, day)}
+        />
+      </span>
+    </fieldset>
+  );
+}
+
+export function FieldStep({ onField }: StepProps) {
+  const { session, field, knowledge, us } = useOpenPlan();
+  const [name, setName] = useState(field.name);
+  const save = useMutation({
+    mutationFn: async (change: Partial<Field>) => {
+      const body = tidy({ ...field, ...change });
+      return taken(await api.PUT('/api/fields/{id}', { params: { path: { id: field.id } }, body }));
+    },
+    onSuccess: (f) => {
+      onField(f);
+      void session.evaluate();
+    },
+  });
+  const problems = save.error instanceof Refusal ? save.error.problems : [];
+  const options = (list: string[]) => list.map((t) => ({ id: t, name: t }));
+  return (
+    <>
+      <h2>Field</h2>
+      <p className="mb-2 text-[13.5px] text-ink2 italic">
+        nothing is needed here but a name and an area
+      </p>
+      <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
+        <TextField
+          label="Name"
+          value={name}
+          onChange={setName}
+          problem={problemAt(problems, '/name')}
+        />
+        <button
+          type="button"
+          className="btn"
+          disabled={name === field.name}
+          onClick={() => save.mutate({ name })}
+        >
+          Rename
+        </button>
+        <span>
+          <span className="block text-[13px] text-ink2">Area</span>
+          <FigureText id="field/area" big />
+        </span>
+      </div>
+      <div className="mt-3 flex flex-wrap items-end gap-x-5 gap-y-3">
+        <BoundaryFile
+          us={us}
+          onFound={(f) => save.mutate({ boundary: f.boundary, area: undefined })}
+        />
+        {!field.boundary && (
+          <QuantityField
+            label="or its area"
+            value={field.area}
+            units={us ? ['ac', 'ha'] : ['ha', 'ac']}
+            onChange={(area) => area && save.mutate({ area })}
+            problem={problemAt(problems, '/area')}
+          />
+        )}
+      </div>
+      <div className="mt-3 flex flex-wrap items-end gap-x-5 gap-y-3">
+        <SelectField
+          label="Soil"
+          value={field.texture ?? ''}
+          empty="not entered"
+          options={options(knowledge.textures)}
+          onChange={(v) => save.mutate({ texture: v || undefined })}
+        />
+        <SelectField
+          label="Drainage"
+          value={field.drainage ?? ''}
+          empty="not entered"
+          options={options(knowledge.drainages)}
+          onChange={(v) => save.mutate({ drainage: v || undefined })}
+        />
+        <QuantityField
+          label="Depth of tile drains"
+          value={field.tileDepth}
+          units={us ? ['in', 'cm'] : ['cm', 'in']}
+          onChange={(tileDepth) => save.mutate({ tileDepth })}
+          problem={problemAt(problems, '/tileDepth')}
+        />
+        <NumberField
+          label="Organic matter"
+          value={field.organicMatterPercent}
+          max={100}
+          suffix="%"
+          onChange={(organicMatterPercent) => save.mutate({ organicMatterPercent })}
+        />
+      </div>
+      <div className="mt-3 flex flex-wrap items-end gap-x-5 gap-y-3">
+        <DayOfYear
+          label="Usual last spring frost"
+          value={field.lastSpringFrost}
+          onChange={(lastSpringFrost) => save.mutate({ lastSpringFrost })}
+          problem={problemAt(problems, '/lastSpringFrost')}
+        />
+        <DayOfYear
+          label="Usual first autumn frost"
+          value={field.firstAutumnFrost}
+          onChange={(firstAutumnFrost) => save.mutate({ firstAutumnFrost })}
+          problem={problemAt(problems, '/firstAutumnFrost')}
+        />
+      </div>
+      {save.error && (
+        <p role="alert" className="mt-2 text-hand">
+          Not saved:{' '}
+          {save.error instanceof Refusal ? save.error.message : 'the server does not answer'}
+        </p>
+      )}
+      {save.isSuccess && <p className="mt-2 text-ink2 italic">field saved</p>}
+    </>
+  );
+}

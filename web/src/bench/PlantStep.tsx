@@ -1,0 +1,151 @@
+import { useState } from 'react';
+
+import { addPass, operationOf, pointerOf, removeOperation, setDay, setParams } from '../plan/edit';
+import { useOpenPlan } from '../plan/context';
+import { spokenDate } from '../section/scale';
+import { FigureText } from '../ui/FigureText';
+import { DateField, problemAt, QuantityField, SelectField } from '../ui/inputs';
+import { useCrop } from './pick';
+
+export function PlantStep() {
+  const { session, state, knowledge, us } = useOpenPlan();
+  const { crop, chooser } = useCrop();
+  const [tool, setTool] = useState('');
+  const [day, setDayText] = useState('');
+  if (!crop) {
+    return (
+      <>
+        <h2>Plant</h2>
+        {chooser}
+      </>
+    );
+  }
+  const plan = state.plan;
+  const sow = operationOf(plan, 'sow', crop.id);
+  const p = sow?.params ?? {};
+  const at = pointerOf(plan, 'sow', crop.id);
+  const seen = state.evaluation?.crops.find((c) => c.id === crop.id);
+  const set = (change: typeof p) => session.change((d) => setParams(d, 'sow', crop.id, change));
+  const widths = us ? (['in', 'cm'] as const) : (['cm', 'in'] as const);
+  const system = p.system ?? 'no-till';
+  return (
+    <>
+      <h2>Plant</h2>
+      <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
+        {chooser}
+        <DateField
+          label="Planted"
+          value={sow?.when.on}
+          onChange={(d) => session.change((doc) => setDay(doc, 'sow', crop.id, d))}
+        />
+        <SelectField
+          label="Planting pass"
+          value={system}
+          options={knowledge.plantingSystems}
+          disabled={!sow}
+          onChange={(v) => set({ system: v })}
+        />
+        {system === 'strip-till' && (
+          <>
+            <QuantityField
+              label="Strip width"
+              value={p.stripWidth}
+              units={[...widths]}
+              onChange={(q) => set({ stripWidth: q })}
+              problem={problemAt(state.problems, `${at}/stripWidth`)}
+            />
+            <QuantityField
+              label="Row width"
+              value={p.rowWidth}
+              units={[...widths]}
+              onChange={(q) => set({ rowWidth: q })}
+              problem={problemAt(state.problems, `${at}/rowWidth`)}
+            />
+          </>
+        )}
+      </div>
+      {!sow && (
+        <p className="mt-1 text-ink2 italic">Date the planting first; the pass belongs to it.</p>
+      )}
+      <div className="mt-4 flex flex-wrap gap-x-10 gap-y-2">
+        <span>
+          Ground disturbed by planting
+          <br />
+          <FigureText id={`plant/${crop.id}/disturbed`} big />
+        </span>
+        <span>
+          Soil tillage intensity rating, whole crop
+          <br />
+          <FigureText id={`plant/${crop.id}/rating`} big />
+        </span>
+        <span>
+          Residue after its harvest
+          <br />
+          <FigureText id={`plant/${crop.id}/residue`} big />
+        </span>
+      </div>
+      <h3 className="mt-3 font-bold">Passes of this crop</h3>
+      <p className="text-[13px] text-ink2 italic">
+        from after the previous harvest through its own. Practice standards, from memory: no-till 20
+        or less without full-width tillage, reduced tillage 80 or less without inversion; the local
+        standard decides.
+      </p>
+      <table className="mt-1 w-full max-w-[680px]">
+        <thead>
+          <tr className="border-b border-ink text-left text-[12.5px]">
+            <th className="py-1">day</th>
+            <th>pass</th>
+            <th className="text-right">disturbs</th>
+            <th className="text-right">rating</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {seen?.passes.map((x) => (
+            <tr key={x.id} className="border-b border-rule2">
+              <td className="fig py-1">{spokenDate(x.date)}</td>
+              <td className={x.planting ? 'font-bold' : ''}>{x.name}</td>
+              <td className="fig text-right">{Math.round(x.share * 100)} %</td>
+              <td className="text-right">
+                <FigureText id={x.ratingFigure} />
+              </td>
+              <td className="text-right">
+                {plan.operations.some((o) => o.id === x.id) && (
+                  <button
+                    type="button"
+                    className="link text-[13px]"
+                    aria-label={`Take ${x.name} ${spokenDate(x.date)} out`}
+                    onClick={() => session.change((d) => removeOperation(d, x.id))}
+                  >
+                    out
+                  </button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div className="mt-2 flex flex-wrap items-end gap-3">
+        <SelectField
+          label="Another pass"
+          value={tool}
+          empty="choose"
+          onChange={setTool}
+          options={knowledge.operations}
+        />
+        <DateField label="Day of the pass" value={day || undefined} onChange={setDayText} />
+        <button
+          type="button"
+          className="btn"
+          disabled={!tool || !day}
+          onClick={() => {
+            session.change((d) => addPass(d, tool, day));
+            setTool('');
+          }}
+        >
+          Add pass
+        </button>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,80 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+
+import { api, Refusal, taken, type Farm } from '../api/client';
+import { newId } from '../plan/edit';
+import { Panel } from '../ui/Panel';
+import { problemAt, SelectField, TextField } from '../ui/inputs';
+
+export function NewFarm() {
+  const [open, setOpen] = useState(false);
+  const [name, setName] = useState('');
+  const [units, setUnits] = useState<Farm['units']>('metric');
+  const [currency, setCurrency] = useState('EUR');
+  const queries = useQueryClient();
+  const make = useMutation({
+    mutationFn: async () => {
+      const id = newId('farm-');
+      const body: Farm = { id, name, units, currency: currency.toUpperCase() };
+      return taken(await api.PUT('/api/farms/{id}', { params: { path: { id } }, body }));
+    },
+    onSuccess: async () => {
+      setOpen(false);
+      setName('');
+      await queries.invalidateQueries({ queryKey: ['farms'] });
+    },
+  });
+  const problems = make.error instanceof Refusal ? make.error.problems : [];
+  return (
+    <Panel
+      title="New farm"
+      open={open}
+      onOpenChange={setOpen}
+      trigger={
+        <button type="button" className="btn">
+          New farm
+        </button>
+      }
+    >
+      <form
+        noValidate
+        className="flex flex-col items-start gap-3"
+        onSubmit={(e) => {
+          e.preventDefault();
+          make.mutate();
+        }}
+      >
+        <TextField
+          label="Name of the farm"
+          value={name}
+          onChange={setName}
+          problem={problemAt(problems, '/name')}
+        />
+        <SelectField
+          label="Units"
+          value={units}
+          onChange={(v) => setUnits(v as Farm['units'])}
+          options={[
+            { id: 'metric', name: 'kg/ha, metric' },
+            { id: 'us', name: 'lb/ac, US customary' },
+          ]}
+        />
+        <TextField
+          label="Currency, three letters"
+          width="w-20"
+          value={currency}
+          onChange={setCurrency}
+          problem={problemAt(problems, '/currency')}
+        />
+        {make.error && problems.length === 0 && (
+          <p role="alert" className="text-hand">
+            {make.error.message}
+          </p>
+        )}
+        <button type="submit" className="btn btn-main" disabled={make.isPending}>
+          Make the farm
+        </button>
+      </form>
+    </Panel>
+  );
+}

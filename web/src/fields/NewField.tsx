@@ -1,0 +1,79 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+
+import { api, Refusal, taken, type Farm, type Field, type Quantity } from '../api/client';
+import { newId, tidy } from '../plan/edit';
+import { Panel } from '../ui/Panel';
+import { problemAt, QuantityField, SelectField, TextField } from '../ui/inputs';
+import { BoundaryFile } from './Boundary';
+
+export function NewField({ farms }: { farms: Farm[] }) {
+  const [open, setOpen] = useState(false);
+  const [name, setName] = useState('');
+  const [farmId, setFarmId] = useState(farms[0]?.id ?? '');
+  const [area, setArea] = useState<Quantity>();
+  const [boundary, setBoundary] = useState<Field['boundary']>();
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const us = farms.find((f) => f.id === farmId)?.units === 'us';
+  const make = useMutation({
+    mutationFn: async () => {
+      const id = newId('field-');
+      const body: Field = tidy({ id, farmId, name, boundary, area: boundary ? undefined : area });
+      return taken(await api.PUT('/api/fields/{id}', { params: { path: { id } }, body }));
+    },
+    onSuccess: async (field) => {
+      setOpen(false);
+      await queries.invalidateQueries({ queryKey: ['fields'] });
+      void navigate(`/fields/${field.id}/field`);
+    },
+  });
+  const problems = make.error instanceof Refusal ? make.error.problems : [];
+  return (
+    <Panel
+      title="New field"
+      open={open}
+      onOpenChange={setOpen}
+      trigger={
+        <button type="button" className="btn btn-main">
+          New field
+        </button>
+      }
+    >
+      <form
+        noValidate
+        className="flex flex-col items-start gap-3"
+        onSubmit={(e) => {
+          e.preventDefault();
+          make.mutate();
+        }}
+      >
+        <SelectField label="Farm" value={farmId} onChange={setFarmId} options={farms} />
+        <TextField
+          label="Name of the field"
+          value={name}
+          onChange={setName}
+          problem={problemAt(problems, '/name')}
+        />
+        <BoundaryFile us={us} onFound={(f) => setBoundary(f.boundary)} />
+        <QuantityField
+          label={boundary ? 'Area (taken from the boundary)' : 'or its area'}
+          value={area}
+          units={us ? ['ac', 'ha'] : ['ha', 'ac']}
+          onChange={setArea}
+          disabled={boundary !== undefined}
+          problem={problemAt(problems, '/area')}
+        />
+        {make.error && problems.length === 0 && (
+          <p role="alert" className="text-hand">
+            {make.error.message}
+          </p>
+        )}
+        <button type="submit" className="btn btn-main" disabled={make.isPending}>
+          Make the field
+        </button>
+      </form>
+    </Panel>
+  );
+}

@@ -1,0 +1,61 @@
+import './index.css';
+
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode, type ReactNode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, Navigate } from 'react-router';
+import { RouterProvider } from 'react-router/dom';
+
+import { SignInPage } from './account/SignInPage';
+import { useSession } from './account/useSession';
+import { Shell } from './app/Shell';
+import { FieldPage } from './bench/FieldPage';
+import { FieldsPage } from './fields/FieldsPage';
+import { SeedStorePage } from './store/SeedStorePage';
+
+function Gate({ children }: { children: ReactNode }) {
+  const session = useSession();
+  if (session.isPending) return null;
+  if (session.isError) {
+    return (
+      <main className="p-8">
+        <p role="alert">The server does not answer. Try again in a moment.</p>
+        <button type="button" className="btn mt-3" onClick={() => void session.refetch()}>
+          Try again
+        </button>
+      </main>
+    );
+  }
+  return session.data.signedIn ? children : <Navigate to="/sign-in" replace />;
+}
+
+const router = createBrowserRouter([
+  { path: '/', element: <Navigate to="/fields" replace /> },
+  { path: '/sign-in', element: <SignInPage /> },
+  {
+    element: (
+      <Gate>
+        <Shell />
+      </Gate>
+    ),
+    children: [
+      { path: '/fields', element: <FieldsPage /> },
+      { path: '/fields/:fieldId', element: <FieldPage /> },
+      { path: '/fields/:fieldId/:step', element: <FieldPage /> },
+      { path: '/seed-store', element: <SeedStorePage /> },
+    ],
+  },
+  { path: '*', element: <Navigate to="/fields" replace /> },
+]);
+
+const queries = new QueryClient({
+  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } },
+});
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <QueryClientProvider client={queries}>
+      <RouterProvider router={router} />
+    </QueryClientProvider>
+  </StrictMode>,
+);

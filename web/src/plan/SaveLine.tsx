@@ -1,0 +1,50 @@
+import { useOpenPlan } from './context';
+import { PlanFiles } from './PlanFiles';
+
+/** Undo, redo and how the saving stands: calm while all is well. */
+export function SaveLine() {
+  const { session, state } = useOpenPlan();
+  const save = state.save;
+  return (
+    <span className="ml-auto flex flex-wrap items-baseline gap-3 text-[13px]">
+      <span
+        role="status"
+        className={
+          save.kind === 'failed' || save.kind === 'conflict' ? 'text-hand' : 'text-ink2 italic'
+        }
+      >
+        {save.kind === 'saved' && 'saved'}
+        {save.kind === 'saving' && 'saving'}
+        {save.kind === 'failed' && `not saved: ${save.reason}`}
+        {save.kind === 'conflict' && 'not saved: the plan was changed elsewhere'}
+      </span>
+      {save.kind === 'conflict' && (
+        <>
+          <button type="button" className="link" onClick={() => void session.keepMine()}>
+            keep mine
+          </button>
+          <button type="button" className="link" onClick={() => void session.takeTheirs()}>
+            take theirs
+          </button>
+        </>
+      )}
+      <button
+        type="button"
+        className="link disabled:text-ink3 disabled:no-underline"
+        disabled={!state.canUndo}
+        onClick={() => void session.undo()}
+      >
+        Undo
+      </button>
+      <button
+        type="button"
+        className="link disabled:text-ink3 disabled:no-underline"
+        disabled={!state.canRedo}
+        onClick={() => void session.redo()}
+      >
+        Redo
+      </button>
+      <PlanFiles />
+    </span>
+  );
+}

@@ -1,0 +1,22 @@
+import { createContext, useContext } from 'react';
+
+import type { Farm, Field, Knowledge } from '../api/client';
+import type { PlanSession, PlanState } from './PlanSession';
+
+export interface OpenPlan {
+  session: PlanSession;
+  state: PlanState;
+  knowledge: Knowledge;
+  field: Field;
+  farm: Farm;
+  us: boolean;
+  openWorking: (figureId: string) => void;
+}
+
+export const PlanContext = createContext<OpenPlan | null>(null);
+
+export function useOpenPlan(): OpenPlan {
+  const plan = useContext(PlanContext);
+  if (!plan) throw new Error('no plan is open here');
+  return plan;
+}

@@ -1,0 +1,59 @@
+const DAY_MS = 86_400_000;
+
+/** Days since 1970 of a date written yyyy-mm-dd. */
+export const dayNumber = (date: string) => Math.round(Date.parse(`${date}T00:00:00Z`) / DAY_MS);
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+/** A date without doubt: 12 May 2027; without the year where it stands beside it. */
+export function spokenDate(date: string, year = true) {
+  const [y, m, d] = date.split('-');
+  return `${Number(d)} ${MONTHS[Number(m) - 1] ?? ''}${year ? ` ${y}` : ''}`;
+}
+
+export interface TimeScale {
+  x0: number;
+  x1: number;
+  x: (date: string) => number;
+  from: number;
+  to: number;
+}
+
+/** Time to the right: the days from one date to another over the pixels x0 to x1. */
+export function timeScale(from: string, to: string, x0: number, x1: number): TimeScale {
+  const a = dayNumber(from);
+  const b = Math.max(a + 1, dayNumber(to));
+  return { x0, x1, from: a, to: b, x: (d) => x0 + ((dayNumber(d) - a) / (b - a)) * (x1 - x0) };
+}
+
+export interface Tick {
+  x: number;
+  width: number;
+  label: string;
+  year: boolean;
+}
+
+/** The first of every month in the span; January is the year. */
+export function months(scale: TimeScale): Tick[] {
+  const ticks: Tick[] = [];
+  const start = new Date(scale.from * DAY_MS);
+  const px = (scale.x1 - scale.x0) / (scale.to - scale.from);
+  for (let y = start.getUTCFullYear(), m = start.getUTCMonth(); ; m++) {
+    if (m > 11) {
+      m = 0;
+      y++;
+    }
+    const first = Date.UTC(y, m, 1) / DAY_MS;
+    if (first > scale.to) return ticks;
+    const next = Date.UTC(y, m + 1, 1) / DAY_MS;
+    if (first < scale.from) continue;
+    const width = (next - first) * px;
+    const name = MONTHS[m] ?? '';
+    ticks.push({
+      x: scale.x0 + (first - scale.from) * px,
+      width,
+      label: m === 0 ? String(y) : width < 11 ? '' : width < 22 ? name.slice(0, 1) : name,
+      year: m === 0,
+    });
+  }
+}

@@ -1,0 +1,280 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+
+import { api, Refusal, taken, type Lot } from '../api/client';
+import { newId, tidy } from '../plan/edit';
+import { spokenDate } from '../section/scale';
+import { Panel } from '../ui/Panel';
+import {
+  DateField,
+  NumberField,
+  problemAt,
+  QuantityField,
+  SelectField,
+  TextField,
+} from '../ui/inputs';
+
+type Draft = Partial<Lot> & { id: string };
+
+const blank = (): Draft => ({ id: newId('lot-') });
+
+function LotForm({ draft, onDone }: { draft: Draft; onDone: () => void }) {
+  const [lot, setLot] = useState<Draft>(draft);
+  const [missing, setMissing] = useState('');
+  const queries = useQueryClient();
+  const knowledge = useQuery({
+    queryKey: ['knowledge'],
+    queryFn: async () => taken(await api.GET('/api/knowledge')),
+    staleTime: Infinity,
+  });
+  const save = useMutation({
+    mutationFn: async (body: Lot) =>
+      taken(await api.PUT('/api/lots/{id}', { params: { path: { id: body.id } }, body })),
+    onSuccess: async () => {
+      await queries.invalidateQueries({ queryKey: ['lots'] });
+      onDone();
+    },
+  });
+  const problems = save.error instanceof Refusal ? save.error.problems : [];
+  const set = (change: Partial<Lot>) => setLot((l) => tidy({ ...l, ...change }));
+  const at = (p: string) => problemAt(problems, p);
+  const submit = () => {
+    const { species, label, purityPercent, germinationPercent } = lot;
+    if (!species || !label || purityPercent === undefined || germinationPercent === undefined) {
+      setMissing('A lot needs species, name, purity and germination.');
+      return;
+    }
+    setMissing('');
+    save.mutate({ ...lot, species, label, purityPercent, germinationPercent });
+  };
+  return (
+    <form
+      noValidate
+      className="flex flex-wrap items-end gap-3"
+      onSubmit={(e) => {
+        e.preventDefault();
+        submit();
+      }}
+    >
+      <SelectField
+        label="Species"
+        value={lot.species ?? ''}
+        empty="choose"
+        options={knowledge.data?.species ?? []}
+        onChange={(species) => set({ species })}
+      />
+      <TextField
+        label="Name of the lot"
+        width="w-36"
+        value={lot.label ?? ''}
+        onChange={(label) => set({ label })}
+        problem={at('/label')}
+      />
+      <NumberField
+        label="Purity"
+        max={100}
+        suffix="%"
+        value={lot.purityPercent}
+        onChange={(v) => set({ purityPercent: v })}
+        problem={at('/purityPercent')}
+      />
+      <NumberField
+        label="Germination"
+        max={100}
+        suffix="%"
+        value={lot.germinationPercent}
+        onChange={(v) => set({ germinationPercent: v })}
+        problem={at('/germinationPercent')}
+      />
+      <NumberField
+        label="Hard seed"
+        max={100}
+        suffix="%"
+        value={lot.hardSeedPercent}
+        onChange={(v) => set({ hardSeedPercent: v })}
+        problem={at('/hardSeedPercent')}
+      />
+      <label className="flex w-full items-center gap-2 text-[13.5px]">
+        <input
+          type="checkbox"
+          className="size-4 min-h-0"
+          checked={lot.germinationIncludesHardSeed ?? false}
+          onChange={(e) => set({ germinationIncludesHardSeed: e.target.checked || undefined })}
+        />
+        germination on the tag includes hard seed
+      </label>
+      <QuantityField
+        label="Seed count on the tag"
+        width="w-24"
+        value={lot.seedCount}
+        units={['/kg seed', '/lb seed']}
+        onChange={(q) => set({ seedCount: q })}
+        problem={at('/seedCount')}
+      />
+      <DateField
+        label="Tested"
+        value={lot.testedOn}
+        onChange={(d) => set({ testedOn: d || undefined })}
+      />
+      <QuantityField
+        label="Price"
+        value={lot.price}
+        units={['¤/kg', '¤/lb', '¤/t']}
+        currency="per"
+        onChange={(q) => set({ price: q })}
+        problem={at('/price')}
+      />
+      <QuantityField
+        label="Bag"
+        value={lot.bagSize}
+        units={['kg', 'lb']}
+        onChange={(q) => set({ bagSize: q })}
+        problem={at('/bagSize')}
+      />
+      <TextField
+        label="Supplier"
+        width="w-36"
+        value={lot.supplier ?? ''}
+        onChange={(v) => set({ supplier: v || undefined })}
+        problem={at('/supplier')}
+      />
+      <label className="flex w-full items-center gap-2 text-[13.5px]">
+        <input
+          type="checkbox"
+          className="size-4 min-h-0"
+          checked={lot.inoculated ?? false}
+          onChange={(e) => set({ inoculated: e.target.checked || undefined })}
+        />
+        comes inoculated
+      </label>
+      {(missing || (save.error && problems.length === 0)) && (
+        <p role="alert" className="w-full text-hand">
+          {missing || save.error?.message}
+        </p>
+      )}
+      {problems
+        .filter((p) => p.pointer === '/species')
+        .map((p) => (
+          <p key={p.pointer} role="alert" className="w-full text-hand">
+            {p.message}
+          </p>
+        ))}
+      <button type="submit" className="btn btn-main" disabled={save.isPending}>
+        Keep the lot
+      </button>
+    </form>
+  );
+}
+
+export function SeedStorePage() {
+  const [editing, setEditing] = useState<Draft>();
+  const queries = useQueryClient();
+  const lots = useQuery({
+    queryKey: ['lots'],
+    queryFn: async () => taken(await api.GET('/api/lots')),
+  });
+  const knowledge = useQuery({
+    queryKey: ['knowledge'],
+    queryFn: async () => taken(await api.GET('/api/knowledge')),
+    staleTime: Infinity,
+  });
+  const remove = useMutation({
+    mutationFn: async (id: string) =>
+      taken(await api.DELETE('/api/lots/{id}', { params: { path: { id } } })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['lots'] }),
+  });
+  const name = (id: string) => knowledge.data?.species.find((s) => s.id === id)?.name ?? id;
+  const money = (q: Lot['price']) =>
+    q ? `${q.value} ${q.unit.replace('¤', 'per ').replace('per /', 'per ')}` : '–';
+  return (
+    <main className="px-4 pb-10 max-[640px]:px-2">
+      <div className="flex flex-wrap items-baseline gap-4 py-3">
+        <h1 className="text-[22px] font-bold">Seed store</h1>
+        <button type="button" className="btn btn-main" onClick={() => setEditing(blank())}>
+          New lot
+        </button>
+        <span className="text-[13.5px] text-ink2 italic">
+          prices are in the currency of the farm that uses the lot
+        </span>
+      </div>
+      {lots.isError && (
+        <p role="alert" className="text-hand">
+          The lots could not be read.
+        </p>
+      )}
+      {lots.isPending && <p className="italic">reading the lots</p>}
+      {lots.data?.length === 0 && (
+        <p className="py-4 text-ink2 italic">No lot yet. Type one from its tag.</p>
+      )}
+      {(lots.data?.length ?? 0) > 0 && (
+        <div className="overflow-x-auto">
+          <table className="w-full">
+            <thead>
+              <tr className="border-b border-ink text-left text-[12.5px]">
+                <th className="py-1">species</th>
+                <th>lot</th>
+                <th className="text-right">purity %</th>
+                <th className="text-right">germination %</th>
+                <th className="text-right">hard seed %</th>
+                <th className="pl-6">tested</th>
+                <th className="text-right">price</th>
+                <th className="text-right">bag</th>
+                <th className="pl-6">inoculated</th>
+                <th>supplier</th>
+                <th />
+              </tr>
+            </thead>
+            <tbody>
+              {lots.data?.map((l) => (
+                <tr key={l.id} className="border-b border-rule2">
+                  <td className="py-1 font-bold">{name(l.species)}</td>
+                  <td>{l.label}</td>
+                  <td className="fig text-right">{l.purityPercent}</td>
+                  <td className="fig text-right">{l.germinationPercent}</td>
+                  <td className="fig text-right">
+                    {l.hardSeedPercent ?? '–'}
+                    {l.germinationIncludesHardSeed ? ' included' : ''}
+                  </td>
+                  <td className="fig pl-6">{l.testedOn ? spokenDate(l.testedOn) : '–'}</td>
+                  <td className="fig text-right">{money(l.price)}</td>
+                  <td className="fig text-right">
+                    {l.bagSize ? `${l.bagSize.value} ${l.bagSize.unit}` : '–'}
+                  </td>
+                  <td className="pl-6">{l.inoculated ? 'yes' : 'no'}</td>
+                  <td>{l.supplier ?? ''}</td>
+                  <td className="text-right whitespace-nowrap">
+                    <button
+                      type="button"
+                      className="link mr-3 text-[13px]"
+                      aria-label={`Change ${l.label}`}
+                      onClick={() => setEditing(l)}
+                    >
+                      change
+                    </button>
+                    <button
+                      type="button"
+                      className="link text-[13px]"
+                      aria-label={`Remove ${l.label}`}
+                      onClick={() => remove.mutate(l.id)}
+                    >
+                      remove
+                    </button>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+      <Panel
+        title={editing?.label ? `Lot ${editing.label}` : 'New lot'}
+        open={editing !== undefined}
+        onOpenChange={(o) => !o && setEditing(undefined)}
+      >
+        {editing && (
+          <LotForm key={editing.id} draft={editing} onDone={() => setEditing(undefined)} />
+        )}
+      </Panel>
+    </main>
+  );
+}

@@ -1,0 +1,35 @@
+import { Dialog } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+/** A sheet laid over the page, framed in the colour of what is in hand. */
+export function Panel(props: {
+  title: string;
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  trigger?: ReactNode;
+  side?: boolean;
+  children: ReactNode;
+}) {
+  return (
+    <Dialog.Root open={props.open} onOpenChange={props.onOpenChange}>
+      {props.trigger && <Dialog.Trigger asChild>{props.trigger}</Dialog.Trigger>}
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 bg-black/25" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className={`fixed max-h-[92dvh] w-[min(30rem,calc(100vw-16px))] overflow-y-auto border-2 border-hand bg-paper p-5 ${
+            props.side ? 'top-[44px] right-2' : 'top-1/2 left-1/2 -translate-x-1/2 -translate-y-1/2'
+          }`}
+        >
+          <div className="mb-3 flex items-start justify-between gap-4">
+            <Dialog.Title className="text-[19px] leading-tight font-bold">
+              {props.title}
+            </Dialog.Title>
+            <Dialog.Close className="link text-[13px]">close</Dialog.Close>
+          </div>
+          {props.children}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,251 @@
+import { useId, useState, type ReactNode } from 'react';
+
+import type { Problem, Quantity, UnitSymbol } from '../api/client';
+
+/** The number in a text: decimal point or comma, nothing else; undefined when it is none. */
+export function parseNumber(text: string): number | undefined {
+  const t = text.trim().replace(',', '.');
+  if (!/^-?(\d+\.?\d*|\.\d+)$/.test(t)) return undefined;
+  const v = Number(t);
+  return Number.isFinite(v) ? v : undefined;
+}
+
+const written = (v: number | undefined) => (v === undefined ? '' : String(v));
+
+export function problemAt(problems: Problem[] | undefined, pointer: string | undefined) {
+  if (!pointer) return undefined;
+  return problems?.find((p) => p.pointer === pointer || p.pointer.startsWith(`${pointer}/`))
+    ?.message;
+}
+
+interface NumberProps {
+  label: string;
+  value: number | undefined;
+  onChange: (v: number | undefined) => void;
+  problem?: string;
+  hideLabel?: boolean;
+  width?: string;
+  max?: number;
+  suffix?: ReactNode;
+  placeholder?: string;
+  disabled?: boolean;
+}
+
+/** A number typed as text and taken on blur or Enter. What is not a number stays typed, with what is wrong beside it. */
+export function NumberField(props: NumberProps) {
+  const id = useId();
+  const [text, setText] = useState(written(props.value));
+  const [known, setKnown] = useState(props.value);
+  const [wrong, setWrong] = useState('');
+  if (known !== props.value) {
+    setKnown(props.value);
+    setText(written(props.value));
+    setWrong('');
+  }
+  const take = () => {
+    if (text.trim() === '') {
+      setWrong('');
+      if (props.value !== undefined) props.onChange(undefined);
+      return;
+    }
+    const v = parseNumber(text);
+    if (v === undefined) setWrong(`“${text.slice(0, 20)}” is no number`);
+    else if (v < 0) setWrong('not below zero');
+    else if (v > (props.max ?? 1e9)) setWrong(`at most ${props.max ?? 1e9}`);
+    else {
+      setWrong('');
+      if (v !== props.value) props.onChange(v);
+    }
+  };
+  const problem = wrong || props.problem;
+  return (
+    <span className="inline-flex flex-col">
+      <label htmlFor={id} className={props.hideLabel ? 'sr-only' : 'text-[13px] text-ink2'}>
+        {props.label}
+      </label>
+      <span className="inline-flex items-center gap-1">
+        <input
+          id={id}
+          inputMode="decimal"
+          autoComplete="off"
+          value={text}
+          disabled={props.disabled}
+          placeholder={props.placeholder}
+          aria-invalid={problem ? true : undefined}
+          aria-describedby={problem ? `${id}-p` : undefined}
+          className={`${props.width ?? 'w-16'} text-right`}
+          onChange={(e) => setText(e.target.value)}
+          onBlur={take}
+          onKeyDown={(e) => e.key === 'Enter' && take()}
+        />
+        {props.suffix}
+      </span>
+      {problem && (
+        <span id={`${id}-p`} role="alert" className="max-w-52 text-[12.5px] text-hand">
+          {problem}
+        </span>
+      )}
+    </span>
+  );
+}
+
+interface QuantityProps extends Omit<NumberProps, 'value' | 'onChange' | 'suffix'> {
+  value: Quantity | undefined;
+  units: UnitSymbol[];
+  onChange: (q: Quantity | undefined) => void;
+  /** The currency in place of the sign ¤. */
+  currency?: string;
+}
+
+/** A number with its unit; both are kept as typed. */
+export function QuantityField({ value, units, onChange, currency, ...rest }: QuantityProps) {
+  const [unit, setUnit] = useState<UnitSymbol>(value?.unit ?? units[0]!);
+  const shown = value?.unit ?? unit;
+  const choices = units.includes(shown) ? units : [shown, ...units];
+  const name = (u: string) => u.replace('¤', currency ?? '');
+  return (
+    <NumberField
+      {...rest}
+      value={value?.value}
+      onChange={(v) => onChange(v === undefined ? undefined : { value: v, unit: shown })}
+      suffix={
+        <select
+          aria-label={`${rest.label}, unit`}
+          value={shown}
+          disabled={rest.disabled}
+          onChange={(e) => {
+            const u = e.target.value as UnitSymbol;
+            setUnit(u);
+            if (value) onChange({ ...value, unit: u });
+          }}
+        >
+          {choices.map((u) => (
+            <option key={u} value={u}>
+              {name(u)}
+            </option>
+          ))}
+        </select>
+      }
+    />
+  );
+}
+
+interface SelectProps {
+  label: string;
+  value: string;
+  options: { id: string; name: string }[];
+  onChange: (v: string) => void;
+  empty?: string;
+  hideLabel?: boolean;
+  width?: string;
+  disabled?: boolean;
+}
+
+export function SelectField(props: SelectProps) {
+  const id = useId();
+  return (
+    <span className="inline-flex flex-col">
+      <label htmlFor={id} className={props.hideLabel ? 'sr-only' : 'text-[13px] text-ink2'}>
+        {props.label}
+      </label>
+      <select
+        id={id}
+        value={props.value}
+        disabled={props.disabled}
+        className={props.width}
+        onChange={(e) => props.onChange(e.target.value)}
+      >
+        {props.empty !== undefined && <option value="">{props.empty}</option>}
+        {props.options.map((o) => (
+          <option key={o.id} value={o.id}>
+            {o.name}
+          </option>
+        ))}
+      </select>
+    </span>
+  );
+}
+
+/** A day; taken as soon as it is a whole date. */
+export function DateField(props: {
+  label: string;
+  value: string | undefined;
+  onChange: (day: string) => void;
+  hideLabel?: boolean;
+  disabled?: boolean;
+}) {
+  const id = useId();
+  const [text, setText] = useState(props.value ?? '');
+  const [known, setKnown] = useState(props.value);
+  const [wrong, setWrong] = useState('');
+  if (known !== props.value) {
+    setKnown(props.value);
+    setText(props.value ?? '');
+  }
+  const take = (day: string) => {
+    setText(day);
+    const year = Number(day.slice(0, 4));
+    if (day && (year < 1950 || year > 2099)) {
+      // the year is still being typed, or cannot be
+      setWrong(year > 999 ? 'a year from 1950 to 2099' : '');
+      return;
+    }
+    setWrong('');
+    if (day !== (props.value ?? '')) props.onChange(day);
+  };
+  return (
+    <span className="inline-flex flex-col">
+      <label htmlFor={id} className={props.hideLabel ? 'sr-only' : 'text-[13px] text-ink2'}>
+        {props.label}
+      </label>
+      <input
+        id={id}
+        type="date"
+        value={text}
+        disabled={props.disabled}
+        aria-invalid={wrong ? true : undefined}
+        onChange={(e) => take(e.target.value)}
+      />
+      {wrong && (
+        <span role="alert" className="text-[12.5px] text-hand">
+          {wrong}
+        </span>
+      )}
+    </span>
+  );
+}
+
+export function TextField(props: {
+  label: string;
+  value: string;
+  onChange: (v: string) => void;
+  problem?: string;
+  type?: string;
+  width?: string;
+  autoComplete?: string;
+  placeholder?: string;
+}) {
+  const id = useId();
+  return (
+    <span className="inline-flex flex-col">
+      <label htmlFor={id} className="text-[13px] text-ink2">
+        {props.label}
+      </label>
+      <input
+        id={id}
+        type={props.type ?? 'text'}
+        value={props.value}
+        autoComplete={props.autoComplete ?? 'off'}
+        placeholder={props.placeholder}
+        aria-invalid={props.problem ? true : undefined}
+        className={props.width ?? 'w-56'}
+        onChange={(e) => props.onChange(e.target.value)}
+      />
+      {props.problem && (
+        <span role="alert" className="max-w-64 text-[12.5px] text-hand">
+          {props.problem}
+        </span>
+      )}
+    </span>
+  );
+}
