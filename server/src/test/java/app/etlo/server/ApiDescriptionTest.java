@@ -36,6 +36,7 @@ class ApiDescriptionTest {
             Files.createDirectories(Path.of("target"));
             Files.writeString(Path.of("target/openapi.json"), text);
         }
-        assertEquals(kept, text, "the API changed: copy server/target/openapi.json to web/ and run 'npm run api' there");
+        assertEquals(
+                kept, text, "the API changed: copy server/target/openapi.json to web/ and run 'npm run api' there");
     }
 }

@@ -74,8 +74,7 @@ public final class Postgres {
         try {
             // stderr to a file: a pipe that the server inherited would never end
             File err = Files.createTempFile("etlo-pg", ".err").toFile();
-            ProcessBuilder builder =
-                    new ProcessBuilder(script.toString(), verb, dir.toString()).redirectError(err);
+            ProcessBuilder builder = new ProcessBuilder(script.toString(), verb, dir.toString()).redirectError(err);
             builder.environment().put("ETLO_PG_THROWAWAY", "1");
             Process p = builder.start();
             String out = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8);

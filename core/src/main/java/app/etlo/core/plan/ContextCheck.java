@@ -18,10 +18,24 @@ import java.util.Optional;
 /** Refuses farms, fields and lots that cannot be, each problem at its place. */
 public final class ContextCheck {
     public static final List<String> TEXTURES = List.of(
-            "sand", "loamy sand", "sandy loam", "loam", "silt loam", "silt", "sandy clay loam", "clay loam", "silty clay loam",
-            "sandy clay", "silty clay", "clay");
+            "sand",
+            "loamy sand",
+            "sandy loam",
+            "loam",
+            "silt loam",
+            "silt",
+            "sandy clay loam",
+            "clay loam",
+            "silty clay loam",
+            "sandy clay",
+            "silty clay",
+            "clay");
     public static final List<String> DRAINAGES = List.of(
-            "excessively drained", "well drained", "moderately well drained", "somewhat poorly drained", "poorly drained");
+            "excessively drained",
+            "well drained",
+            "moderately well drained",
+            "somewhat poorly drained",
+            "poorly drained");
 
     private static final String ID = "[A-Za-z0-9][A-Za-z0-9_-]{0,63}";
     private final List<Problem> problems = new ArrayList<>();
@@ -63,7 +77,9 @@ public final class ContextCheck {
         check.quantity(f.area(), "/area", Dimension.AREA, 1, 1e9);
         check.quantity(f.tileDepth(), "/tileDepth", Dimension.LENGTH, 0.05, 10);
         f.texture().filter(t -> !TEXTURES.contains(t)).ifPresent(t -> check.problem("/texture", "one of " + TEXTURES));
-        f.drainage().filter(t -> !DRAINAGES.contains(t)).ifPresent(t -> check.problem("/drainage", "one of " + DRAINAGES));
+        f.drainage()
+                .filter(t -> !DRAINAGES.contains(t))
+                .ifPresent(t -> check.problem("/drainage", "one of " + DRAINAGES));
         f.organicMatterPercent().ifPresent(v -> check.between(v, 0, 100, "/organicMatterPercent"));
         check.day(f.lastSpringFrost(), "/lastSpringFrost");
         check.day(f.firstAutumnFrost(), "/firstAutumnFrost");
@@ -101,7 +117,9 @@ public final class ContextCheck {
         check.quantity(lot.seedCount(), "/seedCount", Dimension.COUNT_PER_MASS, 100, 2e7);
         check.quantity(lot.price(), "/price", Dimension.MONEY_PER_MASS, 0, 1e5);
         check.quantity(lot.bagSize(), "/bagSize", Dimension.MASS, 0.001, 1e5);
-        lot.testedOn().filter(d -> d.getYear() < 1950 || d.getYear() > 2099).ifPresent(d -> check.problem("/testedOn", "a date from 1950 to 2099"));
+        lot.testedOn()
+                .filter(d -> d.getYear() < 1950 || d.getYear() > 2099)
+                .ifPresent(d -> check.problem("/testedOn", "a date from 1950 to 2099"));
         lot.supplier().filter(t -> t.length() > 120).ifPresent(t -> check.problem("/supplier", "at most 120 letters"));
         check.done();
     }

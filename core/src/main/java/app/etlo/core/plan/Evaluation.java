@@ -45,7 +45,8 @@ public record Evaluation(
             Optional<String> low,
             Optional<String> high) {}
 
-    public record WindowView(String id, String afterCropId, String beforeCropId, LocalDate from, LocalDate to, String daysFigure) {}
+    public record WindowView(
+            String id, String afterCropId, String beforeCropId, LocalDate from, LocalDate to, String daysFigure) {}
 
     public record CropView(
             String id,
@@ -60,7 +61,13 @@ public record Evaluation(
             List<PassView> passes) {}
 
     public record PassView(
-            String id, LocalDate date, String name, double depthCm, double share, boolean planting, String ratingFigure) {}
+            String id,
+            LocalDate date,
+            String name,
+            double depthCm,
+            double share,
+            boolean planting,
+            String ratingFigure) {}
 
     public record CoverView(
             String id,
@@ -119,10 +126,17 @@ public record Evaluation(
             String id, boolean cover, String label, LocalDate from, LocalDate to, boolean open, List<PartView> parts) {}
 
     public record PartView(
-            String id, String name, Optional<Group> group, String form, double heightM, double rootDepthM, boolean taproot) {}
+            String id,
+            String name,
+            Optional<Group> group,
+            String form,
+            double heightM,
+            double rootDepthM,
+            boolean taproot) {}
 
     public record ResidueView(String id, String label, LocalDate from, LocalDate to, double tHa, String figureId) {}
 
     /** A dated operation that can be moved. */
-    public record PinView(String operationId, String kind, String subject, boolean cover, LocalDate date, String label) {}
+    public record PinView(
+            String operationId, String kind, String subject, boolean cover, LocalDate date, String label) {}
 }

@@ -55,7 +55,12 @@ public final class EvaluationWriter {
                 figures,
                 e.windows().stream()
                         .map(w -> new WindowView(
-                                w.after() + "-" + w.before(), w.after(), w.before(), w.from(), w.to(), w.days().id()))
+                                w.after() + "-" + w.before(),
+                                w.after(),
+                                w.before(),
+                                w.from(),
+                                w.to(),
+                                w.days().id()))
                         .toList(),
                 e.crops().stream().map(c -> crop(c, e)).toList(),
                 e.covers().stream().map(EvaluationWriter::cover).toList(),
@@ -129,13 +134,18 @@ public final class EvaluationWriter {
                         .map(r -> rate(r, boxes))
                         .toList(),
                 boxes.stream()
-                        .map(b -> new BoxView(b.id(), b.species(), b.rateKgHa().id(), b.catchG().id()))
+                        .map(b -> new BoxView(
+                                b.id(),
+                                b.species(),
+                                b.rateKgHa().id(),
+                                b.catchG().id()))
                         .toList());
     }
 
     private static RateView rate(SeedRate r, List<SeedBox> boxes) {
         var species = r.component().species();
-        boolean small = boxes.stream().anyMatch(b -> b.id().equals("small") && b.species().contains(species.id()));
+        boolean small = boxes.stream()
+                .anyMatch(b -> b.id().equals("small") && b.species().contains(species.id()));
         return new RateView(species.id(), species.name(), species.group(), small);
     }
 
@@ -191,8 +201,7 @@ public final class EvaluationWriter {
             Optional<LocalDate> planting = c.next().flatMap(n -> n.planted());
             c.sown().ifPresent(d -> {
                 boolean mixed = c.blend().isPresent();
-                open.add(new NextDecision(
-                        mixed ? "order seed" : "compose the mix", d.minusDays(ORDER_DAYS), Step.MIX));
+                open.add(new NextDecision(mixed ? "order seed" : "compose the mix", d.minusDays(ORDER_DAYS), Step.MIX));
                 open.add(new NextDecision("sow cover", d, Step.SOW));
             });
             c.end().ifPresent(t -> open.add(new NextDecision("end cover", t.date(), Step.END)));
@@ -206,8 +215,6 @@ public final class EvaluationWriter {
             c.crop().planted().ifPresent(d -> open.add(new NextDecision("plant " + name, d, Step.PLANT)));
             c.crop().harvested().ifPresent(d -> open.add(new NextDecision("harvest " + name, d, Step.ROTATION)));
         });
-        return open.stream()
-                .filter(d -> !d.date().isBefore(e.asOf()))
-                .min(Comparator.comparing(NextDecision::date));
+        return open.stream().filter(d -> !d.date().isBefore(e.asOf())).min(Comparator.comparing(NextDecision::date));
     }
 }

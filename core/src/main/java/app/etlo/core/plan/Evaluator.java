@@ -151,8 +151,8 @@ public final class Evaluator {
                 keep(s.nitrogenPercent());
                 keep(s.nitrogenInTops());
             });
-            Optional<CoverCredit> credit =
-                    stand.map(s -> CoverCredit.of(next.map(n -> "feed/" + n.id()).orElse("end/" + entry.id()), s));
+            Optional<CoverCredit> credit = stand.map(s ->
+                    CoverCredit.of(next.map(n -> "feed/" + n.id()).orElse("end/" + entry.id()), s));
             credit.ifPresent(c -> {
                 keep(c.released());
                 keep(c.credit());
@@ -161,9 +161,11 @@ public final class Evaluator {
         }
 
         private Optional<Termination> end(String cover) {
-            return timeline.day("end", cover).flatMap(day -> timeline.params("end", cover)
-                    .method()
-                    .map(m -> new Termination(day, knowledge.terminationMethods().get(m))));
+            return timeline.day("end", cover)
+                    .flatMap(day -> timeline.params("end", cover)
+                            .method()
+                            .map(m -> new Termination(
+                                    day, knowledge.terminationMethods().get(m))));
         }
 
         private Optional<CropInTime> next(CoverEntry entry) {
@@ -260,8 +262,9 @@ public final class Evaluator {
                     .findFirst()
                     .orElseThrow();
             String prefix = "plant/" + crop.id();
-            List<Figure> ratings =
-                    passes.stream().map(p -> keep(DisturbanceRating.of(prefix, p))).toList();
+            List<Figure> ratings = passes.stream()
+                    .map(p -> keep(DisturbanceRating.of(prefix, p)))
+                    .toList();
             List<Pass> planting = timeline.planting(entry);
             if (!planting.isEmpty()) {
                 keep(DisturbanceRating.sum(prefix, ratings));
@@ -284,10 +287,12 @@ public final class Evaluator {
         private void feed(CropEntry entry, CropInTime crop, Optional<CoverCredit> credit) {
             String prefix = "feed/" + crop.id();
             Optional<NitrogenEntry> n = entry.nitrogen();
-            boolean local = n.flatMap(NitrogenEntry::school).map("local"::equals).orElse(false);
+            boolean local =
+                    n.flatMap(NitrogenEntry::school).map("local"::equals).orElse(false);
             Optional<Figure> need = local
-                    ? n.flatMap(NitrogenEntry::need).map(q -> Need.local(
-                            prefix, q, n.flatMap(NitrogenEntry::source).orElse("")))
+                    ? n.flatMap(NitrogenEntry::need)
+                            .map(q -> Need.local(
+                                    prefix, q, n.flatMap(NitrogenEntry::source).orElse("")))
                     : Need.byYieldGoal(prefix, crop.crop(), crop.yieldGoal(), n.flatMap(NitrogenEntry::factor));
             need.ifPresent(f -> {
                 keep(f);
@@ -295,7 +300,8 @@ public final class Evaluator {
                         prefix,
                         f,
                         credit.map(CoverCredit::credit),
-                        n.flatMap(NitrogenEntry::product).map(p -> knowledge.products().get(p)),
+                        n.flatMap(NitrogenEntry::product)
+                                .map(p -> knowledge.products().get(p)),
                         n.flatMap(NitrogenEntry::productPrice),
                         area);
                 keep(left.left());
@@ -309,8 +315,9 @@ public final class Evaluator {
         private static Optional<Stand> stand(String prefix, StandEntry s) {
             return s.nitrogenPercent().flatMap(n -> {
                 if (s.evidence() == Evidence.WEIGHED && s.quadrat().isPresent()) {
-                    return s.quadrat().map(q -> Stand.weighed(
-                            prefix, new Quadrat(q.frameArea(), q.samples(), q.dryMatterPercent() / 100), n));
+                    return s.quadrat()
+                            .map(q -> Stand.weighed(
+                                    prefix, new Quadrat(q.frameArea(), q.samples(), q.dryMatterPercent() / 100), n));
                 }
                 return s.biomass().map(b -> Stand.typed(prefix, s.evidence(), b, n));
             });
@@ -323,8 +330,9 @@ public final class Evaluator {
         }
 
         private static Optional<FrostDates> frost(FieldEntry field) {
-            return field.lastSpringFrost().flatMap(spring -> field.firstAutumnFrost()
-                    .map(autumn -> new FrostDates(day(spring), day(autumn))));
+            return field.lastSpringFrost()
+                    .flatMap(
+                            spring -> field.firstAutumnFrost().map(autumn -> new FrostDates(day(spring), day(autumn))));
         }
 
         private static MonthDay day(String monthDay) {

@@ -1,9 +1,9 @@
 package app.etlo.core.plan;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.StreamReadConstraints;
-import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -29,8 +29,8 @@ public final class Json {
             .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
             .disable(SerializationFeature.WRITE_DATES_AS_TIMESTAMPS)
-            .defaultPropertyInclusion(JsonInclude.Value.construct(
-                    JsonInclude.Include.NON_ABSENT, JsonInclude.Include.NON_ABSENT))
+            .defaultPropertyInclusion(
+                    JsonInclude.Value.construct(JsonInclude.Include.NON_ABSENT, JsonInclude.Include.NON_ABSENT))
             .build();
 
     private Json() {}
@@ -83,7 +83,8 @@ public final class Json {
             return "";
         }
         StringBuilder pointer = new StringBuilder();
-        m.getPath().forEach(r -> pointer.append('/').append(r.getFieldName() == null ? r.getIndex() : r.getFieldName()));
+        m.getPath()
+                .forEach(r -> pointer.append('/').append(r.getFieldName() == null ? r.getIndex() : r.getFieldName()));
         return pointer.toString();
     }
 

@@ -49,7 +49,9 @@ final class PlanCheck {
             operation(op, at, subjects, cropIds);
             if (!op.kind().equals("pass")
                     && !once.add(op.kind() + " " + op.subject().orElse(""))) {
-                problem(at + "/subject", "'" + op.subject().orElse("") + "' already has a " + op.kind() + "; keep one of them");
+                problem(
+                        at + "/subject",
+                        "'" + op.subject().orElse("") + "' already has a " + op.kind() + "; keep one of them");
             }
         }
         return List.copyOf(problems);
@@ -58,8 +60,8 @@ final class PlanCheck {
     private void crop(CropEntry crop, String at) {
         known(knowledge.crops(), crop.crop(), at + "/crop", "crop");
         crop.yieldGoal()
-                .ifPresent(q -> unit(
-                        q, at + "/yieldGoal/unit", Dimension.MASS_PER_AREA, Dimension.GRAIN_VOLUME_PER_AREA));
+                .ifPresent(
+                        q -> unit(q, at + "/yieldGoal/unit", Dimension.MASS_PER_AREA, Dimension.GRAIN_VOLUME_PER_AREA));
         crop.nitrogen().ifPresent(n -> {
             String here = at + "/nitrogen";
             n.factor()
@@ -112,19 +114,21 @@ final class PlanCheck {
     }
 
     private void operation(OperationEntry op, String at, Set<String> subjects, Set<String> cropIds) {
-        op.subject().filter(s -> !subjects.contains(s)).ifPresent(s -> problem(
-                at + "/subject", "there is no crop or cover '" + s + "' in this plan"));
+        op.subject()
+                .filter(s -> !subjects.contains(s))
+                .ifPresent(s -> problem(at + "/subject", "there is no crop or cover '" + s + "' in this plan"));
         if (op.subject().isEmpty() && !op.kind().equals("pass")) {
             problem(at + "/subject", "a " + op.kind() + " names the crop or cover it is done to");
         }
         boolean ofCrop = op.subject().map(cropIds::contains).orElse(false);
         ParamsEntry p = op.params().orElse(ParamsEntry.NONE);
         String here = at + "/params";
-        p.method().ifPresent(m -> known(
-                op.kind().equals("end") ? knowledge.terminationMethods() : knowledge.sowingMethods(),
-                m,
-                here + "/method",
-                "method"));
+        p.method()
+                .ifPresent(m -> known(
+                        op.kind().equals("end") ? knowledge.terminationMethods() : knowledge.sowingMethods(),
+                        m,
+                        here + "/method",
+                        "method"));
         p.operation().ifPresent(o -> known(knowledge.operations(), o, here + "/operation", "field operation"));
         if (op.kind().equals("pass") && p.operation().isEmpty()) {
             problem(here + "/operation", "a pass names its field operation");
@@ -137,8 +141,12 @@ final class PlanCheck {
         measures(p.depth(), here + "/depth", Dimension.LENGTH);
         measures(p.sownArea(), here + "/sownArea", Dimension.AREA);
         measures(p.speed(), here + "/speed", Dimension.SPEED);
-        p.sownArea().filter(q -> q.value() <= 0).ifPresent(q -> problem(here + "/sownArea/value", "a sown area is above zero"));
-        p.rowWidth().filter(q -> q.value() <= 0).ifPresent(q -> problem(here + "/rowWidth/value", "a row has a width above zero"));
+        p.sownArea()
+                .filter(q -> q.value() <= 0)
+                .ifPresent(q -> problem(here + "/sownArea/value", "a sown area is above zero"));
+        p.rowWidth()
+                .filter(q -> q.value() <= 0)
+                .ifPresent(q -> problem(here + "/rowWidth/value", "a row has a width above zero"));
         if (ofCrop && p.stripWidth().isPresent() && p.rowWidth().isPresent() && widerThanRow(p)) {
             problem(here + "/stripWidth/value", "a strip is no wider than its row");
         }

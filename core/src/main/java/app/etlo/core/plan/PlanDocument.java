@@ -36,8 +36,7 @@ public record PlanDocument(
     }
 
     /** A cash crop; its dates are its sow and harvest operations. */
-    public record CropEntry(
-            String id, String crop, Optional<Quantity> yieldGoal, Optional<NitrogenEntry> nitrogen) {}
+    public record CropEntry(String id, String crop, Optional<Quantity> yieldGoal, Optional<NitrogenEntry> nitrogen) {}
 
     /**
      * How the crop's nitrogen is reckoned.

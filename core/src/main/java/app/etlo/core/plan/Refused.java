@@ -8,7 +8,10 @@ public final class Refused extends RuntimeException {
     private final transient List<Problem> problems;
 
     public Refused(List<Problem> problems) {
-        super(problems.isEmpty() ? "refused" : problems.get(0).pointer() + ": " + problems.get(0).message());
+        super(
+                problems.isEmpty()
+                        ? "refused"
+                        : problems.get(0).pointer() + ": " + problems.get(0).message());
         this.problems = List.copyOf(problems);
     }
 

@@ -60,10 +60,13 @@ final class SectionWriter {
                 .sorted(Comparator.comparing(PinView::date))
                 .toList();
         List<LocalDate> days = Stream.concat(
-                        stands.stream().flatMap(s -> Stream.of(s.from(), s.to())), pins.stream().map(PinView::date))
+                        stands.stream().flatMap(s -> Stream.of(s.from(), s.to())),
+                        pins.stream().map(PinView::date))
                 .sorted()
                 .toList();
-        LocalDate from = days.isEmpty() ? e.asOf().minusDays(EMPTY_BACK_DAYS) : days.get(0).minusDays(MARGIN_DAYS);
+        LocalDate from = days.isEmpty()
+                ? e.asOf().minusDays(EMPTY_BACK_DAYS)
+                : days.get(0).minusDays(MARGIN_DAYS);
         LocalDate to = days.isEmpty()
                 ? e.asOf().plusDays(EMPTY_AHEAD_DAYS)
                 : days.get(days.size() - 1).plusDays(MARGIN_DAYS);
@@ -99,7 +102,13 @@ final class SectionWriter {
         CropInTime t = c.crop();
         var crop = t.crop();
         PartView part = new PartView(
-                crop.id(), crop.name(), Optional.empty(), crop.form(), crop.heightM(), crop.rootDepthM(), crop.taproot());
+                crop.id(),
+                crop.name(),
+                Optional.empty(),
+                crop.form(),
+                crop.heightM(),
+                crop.rootDepthM(),
+                crop.taproot());
         return stand(t.id(), false, crop.name(), t.planted(), t.harvested(), List.of(part));
     }
 
@@ -108,8 +117,7 @@ final class SectionWriter {
                 .map(s -> new PartView(
                         s.id(), s.name(), Optional.of(s.group()), s.form(), s.heightM(), s.rootDepthM(), s.taproot()))
                 .toList();
-        Optional<LocalDate> end =
-                c.end().map(t -> t.date()).or(() -> c.next().flatMap(CropInTime::planted));
+        Optional<LocalDate> end = c.end().map(t -> t.date()).or(() -> c.next().flatMap(CropInTime::planted));
         return stand(c.entry().id(), true, EvaluationWriter.name(c), c.sown(), end, parts)
                 .map(s -> c.end().isPresent()
                         ? s
@@ -117,26 +125,38 @@ final class SectionWriter {
     }
 
     private static Optional<StandView> stand(
-            String id, boolean cover, String label, Optional<LocalDate> from, Optional<LocalDate> to, List<PartView> parts) {
+            String id,
+            boolean cover,
+            String label,
+            Optional<LocalDate> from,
+            Optional<LocalDate> to,
+            List<PartView> parts) {
         return from.filter(f -> to.map(f::isBefore).orElse(true))
-                .map(f -> new StandView(
-                        id, cover, label, f, to.orElse(f.plusDays(OPEN_DAYS)), to.isEmpty(), parts));
+                .map(f -> new StandView(id, cover, label, f, to.orElse(f.plusDays(OPEN_DAYS)), to.isEmpty(), parts));
     }
 
     private List<ResidueView> residues(LocalDate sectionEnd) {
         List<ResidueView> found = new ArrayList<>();
         for (CropResult c : e.crops()) {
-            c.crop().harvested().ifPresent(day -> residue(
-                    found, c.crop().id(), c.crop().crop().name(), day, "plant/" + c.crop().id() + "/residue", sectionEnd));
+            c.crop()
+                    .harvested()
+                    .ifPresent(day -> residue(
+                            found,
+                            c.crop().id(),
+                            c.crop().crop().name(),
+                            day,
+                            "plant/" + c.crop().id() + "/residue",
+                            sectionEnd));
         }
         for (CoverResult c : e.covers()) {
-            c.end().ifPresent(t -> residue(
-                    found,
-                    c.entry().id(),
-                    EvaluationWriter.name(c),
-                    t.date(),
-                    "end/" + c.entry().id() + "/biomass",
-                    sectionEnd));
+            c.end()
+                    .ifPresent(t -> residue(
+                            found,
+                            c.entry().id(),
+                            EvaluationWriter.name(c),
+                            t.date(),
+                            "end/" + c.entry().id() + "/biomass",
+                            sectionEnd));
         }
         return List.copyOf(found);
     }
@@ -167,13 +187,12 @@ final class SectionWriter {
     private PinView pin(OperationEntry o) {
         String subject = o.subject().orElse("");
         boolean cover = e.covers().stream().anyMatch(c -> c.entry().id().equals(subject));
-        String word =
-                switch (o.kind()) {
-                    case "sow" -> cover ? "Sow" : "Plant";
-                    case "end" -> "End";
-                    case "harvest" -> "Harvest";
-                    default -> "Pass";
-                };
+        String word = switch (o.kind()) {
+            case "sow" -> cover ? "Sow" : "Plant";
+            case "end" -> "End";
+            case "harvest" -> "Harvest";
+            default -> "Pass";
+        };
         return new PinView(o.id(), o.kind(), subject, cover, o.when().on(), word);
     }
 }

@@ -39,9 +39,12 @@ final class Timeline {
     List<CropInTime> crops() {
         return plan.crops().stream()
                 .map(c -> new CropInTime(
-                        c.id(), knowledge.crops().get(c.crop()), day("sow", c.id()), day("harvest", c.id()), c.yieldGoal()))
-                .sorted(Comparator.comparing(
-                        c -> c.planted().or(c::harvested).orElse(LocalDate.MAX)))
+                        c.id(),
+                        knowledge.crops().get(c.crop()),
+                        day("sow", c.id()),
+                        day("harvest", c.id()),
+                        c.yieldGoal()))
+                .sorted(Comparator.comparing(c -> c.planted().or(c::harvested).orElse(LocalDate.MAX)))
                 .toList();
     }
 
@@ -79,13 +82,14 @@ final class Timeline {
         plan.crops().forEach(c -> all.addAll(planting(c)));
         plan.covers().forEach(c -> {
             day("sow", c.id()).ifPresent(d -> all.add(Pass.usual(c.id() + "-sow", d, sowingTool(c.id()))));
-            day("end", c.id()).ifPresent(d -> params("end", c.id())
-                    .method()
-                    .map(m -> knowledge.terminationMethods().get(m))
-                    .map(TerminationMethod::operations)
-                    .orElse(List.of())
-                    .forEach(o -> all.add(
-                            Pass.usual(c.id() + "-" + o, d, knowledge.operations().get(o)))));
+            day("end", c.id())
+                    .ifPresent(d -> params("end", c.id())
+                            .method()
+                            .map(m -> knowledge.terminationMethods().get(m))
+                            .map(TerminationMethod::operations)
+                            .orElse(List.of())
+                            .forEach(o -> all.add(Pass.usual(
+                                    c.id() + "-" + o, d, knowledge.operations().get(o)))));
         });
         plan.operations().stream().filter(o -> o.kind().equals("pass")).forEach(o -> all.add(own(o)));
         all.sort(Comparator.comparing(Pass::date));
@@ -95,7 +99,10 @@ final class Timeline {
     private FieldOperation sowingTool(String coverId) {
         ParamsEntry p = params("sow", coverId);
         String tool = p.operation()
-                .orElseGet(() -> knowledge.sowingMethods().get(p.method().orElse("drilled")).operation());
+                .orElseGet(() -> knowledge
+                        .sowingMethods()
+                        .get(p.method().orElse("drilled"))
+                        .operation());
         return knowledge.operations().get(tool);
     }
 

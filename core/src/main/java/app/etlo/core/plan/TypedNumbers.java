@@ -40,7 +40,9 @@ final class TypedNumbers {
         numbers.add(Step.FIELD, "field", "Tile depth", context.field().tileDepth(), 40, 250, Unit.CENTIMETRE);
         plan.crops().forEach(numbers::crop);
         plan.covers().forEach(c -> numbers.cover(c, context));
-        plan.operations().forEach(o -> numbers.operation(o.subject().orElse(o.id()), o.kind(), o.params().orElse(ParamsEntry.NONE)));
+        plan.operations()
+                .forEach(o -> numbers.operation(
+                        o.subject().orElse(o.id()), o.kind(), o.params().orElse(ParamsEntry.NONE)));
         return List.copyOf(numbers.found);
     }
 
@@ -48,7 +50,9 @@ final class TypedNumbers {
         Crop crop = knowledge.crops().get(entry.crop());
         entry.yieldGoal().ifPresent(q -> {
             double perUnit = q.unit().dimension() == Dimension.GRAIN_VOLUME_PER_AREA
-                    ? crop.testWeightLbBu().map(lb -> lb / LB_PER_KG / HA_PER_AC).orElse(1.0)
+                    ? crop.testWeightLbBu()
+                            .map(lb -> lb / LB_PER_KG / HA_PER_AC)
+                            .orElse(1.0)
                     : 1;
             Unit unit = perUnit == 1 ? Unit.KG_PER_HA : Unit.BU_PER_AC;
             if (q.unit().dimension() == unit.dimension()) {
@@ -74,22 +78,33 @@ final class TypedNumbers {
     }
 
     private void cover(CoverEntry entry, Context context) {
-        entry.mix().ifPresent(mix -> mix.components().forEach(c -> {
-            Species s = knowledge.species().get(c.species());
-            double most = s.fullRateKgHa().high() * 1.6 * s.seedsPerKg().high() / 1e4;
-            String subject = entry.id() + "/" + s.id();
-            if (mix.method().equals("density")) {
-                add(Step.MIX, subject, "Seeds of " + s.name(), c.seeds(), 0.1, most, Unit.PER_M2);
-            }
-            c.lotId().flatMap(id -> context.lots().stream().filter(l -> l.id().equals(id)).findFirst())
-                    .ifPresent(l -> lot(subject, l));
-        }));
+        entry.mix()
+                .ifPresent(mix -> mix.components().forEach(c -> {
+                    Species s = knowledge.species().get(c.species());
+                    double most = s.fullRateKgHa().high() * 1.6 * s.seedsPerKg().high() / 1e4;
+                    String subject = entry.id() + "/" + s.id();
+                    if (mix.method().equals("density")) {
+                        add(Step.MIX, subject, "Seeds of " + s.name(), c.seeds(), 0.1, most, Unit.PER_M2);
+                    }
+                    c.lotId()
+                            .flatMap(id -> context.lots().stream()
+                                    .filter(l -> l.id().equals(id))
+                                    .findFirst())
+                            .ifPresent(l -> lot(subject, l));
+                }));
         entry.stand().ifPresent(stand -> {
             if (stand.quadrat().isEmpty()) {
                 add(Step.END, entry.id(), "Biomass", stand.biomass(), 250, 16_000, Unit.KG_PER_HA);
             }
-            stand.nitrogenPercent().ifPresent(n -> add(
-                    Step.END, entry.id(), "Nitrogen content", Optional.of(new Quantity(n, Unit.PERCENT)), 0.5, 5.5, Unit.PERCENT));
+            stand.nitrogenPercent()
+                    .ifPresent(n -> add(
+                            Step.END,
+                            entry.id(),
+                            "Nitrogen content",
+                            Optional.of(new Quantity(n, Unit.PERCENT)),
+                            0.5,
+                            5.5,
+                            Unit.PERCENT));
             stand.quadrat().ifPresent(q -> {
                 add(Step.END, entry.id(), "Frame area", Optional.of(q.frameArea()), 0.04, 4, Unit.SQUARE_METRE);
                 add(Step.END, entry.id(), "Dry matter", percent(q.dryMatterPercent()), 8, 95, Unit.PERCENT);
@@ -130,8 +145,10 @@ final class TypedNumbers {
         return Optional.of(new Quantity(v, Unit.PERCENT));
     }
 
-    private void add(Step step, String subject, String label, Optional<Quantity> typed, double low, double high, Unit unit) {
+    private void add(
+            Step step, String subject, String label, Optional<Quantity> typed, double low, double high, Unit unit) {
         typed.filter(q -> q.unit().dimension() == unit.dimension())
-                .ifPresent(q -> found.add(new TypedNumber(step, subject, label, q, new PlausibleSpan(low, high, unit))));
+                .ifPresent(
+                        q -> found.add(new TypedNumber(step, subject, label, q, new PlausibleSpan(low, high, unit))));
     }
 }

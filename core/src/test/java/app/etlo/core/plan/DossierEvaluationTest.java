@@ -27,7 +27,8 @@ class DossierEvaluationTest {
         // vetch: hard seed counts on the tag (0.97 x 0.90), not for this season (0.97 x 0.80)
         double vetch = 12.5 / 0.873;
         assertThat(figure("mix/v1/hairy-vetch/bulk").middle()).isCloseTo(vetch, within(1e-9));
-        assertThat(figure("mix/v1/hairy-vetch/seedsNow").middle()).isCloseTo(vetch * 0.776 * 35_300 / 1e4, within(1e-9));
+        assertThat(figure("mix/v1/hairy-vetch/seedsNow").middle())
+                .isCloseTo(vetch * 0.776 * 35_300 / 1e4, within(1e-9));
         // 45.35 x 12 ha x 1.05 = 571.4 kg: 23 bags of 25 kg at 0.60
         assertThat(figure("mix/v1/cereal-rye/bags").middle()).isEqualTo(23);
         assertThat(figure("mix/v1/cereal-rye/cost").middle()).isCloseTo(23 * 25 * 0.6, within(1e-9));
@@ -76,9 +77,10 @@ class DossierEvaluationTest {
     void inputs_that_are_figures_carry_that_figures_value() {
         for (Figure f : e.figures().values()) {
             for (Input i : f.working().inputs()) {
-                i.figureId().ifPresent(id -> assertThat(i.value().middle())
-                        .as(f.id() + " <- " + id)
-                        .isCloseTo(figure(id).in(i.unit()), within(1e-9)));
+                i.figureId()
+                        .ifPresent(id -> assertThat(i.value().middle())
+                                .as(f.id() + " <- " + id)
+                                .isCloseTo(figure(id).in(i.unit()), within(1e-9)));
             }
         }
     }

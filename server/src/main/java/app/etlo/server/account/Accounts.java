@@ -42,8 +42,7 @@ public class Accounts {
                 .query(Long.class)
                 .single();
         try {
-            long id = jdbc.sql(
-                            "insert into adviser (workspace_id, email, password_hash) values (?, ?, ?) returning id")
+            long id = jdbc.sql("insert into adviser (workspace_id, email, password_hash) values (?, ?, ?) returning id")
                     .params(workspace, address, encoder.encode(password))
                     .query(Long.class)
                     .single();

@@ -36,18 +36,24 @@ class SessionController {
         this.contexts = contexts;
     }
 
-    record SignIn(@NotBlank @Size(max = 200) String email, @NotBlank @Size(max = 200) String password) {}
+    record SignIn(
+            @NotBlank @Size(max = 200) String email,
+            @NotBlank @Size(max = 200) String password) {}
 
     record NewPractice(
             @NotBlank @Size(max = 120) String practice,
             @NotBlank @Email @Size(max = 100) String email,
-            @NotNull @Size(min = 10, max = 72, message = "from 10 to 72 letters") String password) {}
+
+            @NotNull @Size(min = 10, max = 72, message = "from 10 to 72 letters")
+            String password) {}
 
     record SessionView(boolean signedIn, String email, String practice) {}
 
     @GetMapping("/api/session")
     SessionView session(@AuthenticationPrincipal Adviser adviser) {
-        return adviser == null ? new SessionView(false, "", "") : new SessionView(true, adviser.email(), adviser.practice());
+        return adviser == null
+                ? new SessionView(false, "", "")
+                : new SessionView(true, adviser.email(), adviser.practice());
     }
 
     @PostMapping("/api/session")

@@ -35,8 +35,9 @@ class BodyLimit extends OncePerRequestFilter {
             response.setStatus(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
             response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
             response.getWriter()
-                    .write("{\"status\":413,\"title\":\"Too large\",\"detail\":\"The file is over 5 MB. Export only this"
-                            + " field, or simplify its outline.\"}");
+                    .write(
+                            "{\"status\":413,\"title\":\"Too large\",\"detail\":\"The file is over 5 MB. Export only this"
+                                    + " field, or simplify its outline.\"}");
             return;
         }
         chain.doFilter(new Read(request, body), response);

@@ -42,7 +42,8 @@ class Problems extends ResponseEntityExceptionHandler {
             MethodArgumentNotValidException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         return ResponseEntity.badRequest()
                 .body(detail(e.getFieldErrors().stream()
-                        .map(f -> new Problem("/" + f.getField().replace('.', '/'), String.valueOf(f.getDefaultMessage())))
+                        .map(f -> new Problem(
+                                "/" + f.getField().replace('.', '/'), String.valueOf(f.getDefaultMessage())))
                         .toList()));
     }
 
@@ -50,7 +51,8 @@ class Problems extends ResponseEntityExceptionHandler {
     ProblemDetail unforeseen(Exception e) {
         logger.error("unforeseen", e);
         return ProblemDetail.forStatusAndDetail(
-                HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong on the server. What you typed is kept on this page.");
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "Something went wrong on the server. What you typed is kept on this page.");
     }
 
     private static List<Problem> unreadable(HttpMessageNotReadableException e) {
@@ -64,7 +66,9 @@ class Problems extends ResponseEntityExceptionHandler {
             }
             if (t instanceof JsonMappingException m) {
                 StringBuilder path = new StringBuilder();
-                m.getPath().forEach(s -> path.append('/').append(s.getFieldName() == null ? s.getIndex() : s.getFieldName()));
+                m.getPath()
+                        .forEach(s ->
+                                path.append('/').append(s.getFieldName() == null ? s.getIndex() : s.getFieldName()));
                 pointer = path.toString();
             }
         }
@@ -76,7 +80,8 @@ class Problems extends ResponseEntityExceptionHandler {
 
     private static ProblemDetail detail(List<Problem> problems) {
         ProblemDetail detail = ProblemDetail.forStatusAndDetail(
-                HttpStatus.BAD_REQUEST, problems.isEmpty() ? "refused" : problems.get(0).message());
+                HttpStatus.BAD_REQUEST,
+                problems.isEmpty() ? "refused" : problems.get(0).message());
         detail.setTitle("Cannot be taken");
         detail.setProperty("problems", problems);
         return detail;

@@ -51,10 +51,9 @@ class SecurityConfig {
                 .exceptionHandling(e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
                 .requestCache(c -> c.disable())
                 .logout(l -> l.disable())
-                .headers(h -> h.contentSecurityPolicy(
-                        p -> p.policyDirectives(
-                                "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:;"
-                                        + " font-src 'self'; frame-ancestors 'none'; base-uri 'self'; form-action 'self'")))
+                .headers(h -> h.contentSecurityPolicy(p -> p.policyDirectives(
+                        "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:;"
+                                + " font-src 'self'; frame-ancestors 'none'; base-uri 'self'; form-action 'self'")))
                 .build();
     }
 

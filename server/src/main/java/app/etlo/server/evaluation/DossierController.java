@@ -43,15 +43,17 @@ class DossierController {
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename("etlo-plan.json").build().toString())
+                        ContentDisposition.attachment()
+                                .filename("etlo-plan.json")
+                                .build()
+                                .toString())
                 .contentType(MediaType.APPLICATION_JSON)
                 .body(text);
     }
 
     @PostMapping(value = "/api/dossiers", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     Imported take(@RequestBody byte[] file, @AuthenticationPrincipal Adviser adviser) {
-        Dossier dossier =
-                Dossier.read(new String(file, java.nio.charset.StandardCharsets.UTF_8), reader, knowledge);
+        Dossier dossier = Dossier.read(new String(file, java.nio.charset.StandardCharsets.UTF_8), reader, knowledge);
         imports.take(dossier, adviser.email());
         return new Imported(dossier.plan().fieldId(), dossier.plan().id());
     }

@@ -48,7 +48,8 @@ class FieldListController {
     List<FieldSummary> fields(@RequestParam LocalDate asOf, @AuthenticationPrincipal Adviser adviser) {
         return farms.fields().stream()
                 .map(f -> summary(f, asOf, adviser))
-                .sorted(Comparator.comparing(s -> s.next().map(Evaluation.NextDecision::date).orElse(LocalDate.MAX)))
+                .sorted(Comparator.comparing(
+                        s -> s.next().map(Evaluation.NextDecision::date).orElse(LocalDate.MAX)))
                 .toList();
     }
 

@@ -51,7 +51,12 @@ class KnowledgeController {
         return new KnowledgeView(
                 knowledge.species().all().stream()
                         .map(s -> new SpeciesChoice(
-                                s.id(), s.name(), s.botanical(), s.family(), s.group(), s.group().isLegume()))
+                                s.id(),
+                                s.name(),
+                                s.botanical(),
+                                s.family(),
+                                s.group(),
+                                s.group().isLegume()))
                         .toList(),
                 knowledge.crops().all().stream()
                         .map(c -> new CropChoice(
@@ -62,9 +67,13 @@ class KnowledgeController {
                                 c.need().isPresent(),
                                 c.need().map(n -> n.unit().symbol()).orElse("kg/t")))
                         .toList(),
-                choices(knowledge.operations().all().stream()
-                        .filter(o -> List.of("till", "strip", "press", "feed").contains(o.use()))
-                        .toList(), FieldOperation::id, FieldOperation::name),
+                choices(
+                        knowledge.operations().all().stream()
+                                .filter(o -> List.of("till", "strip", "press", "feed")
+                                        .contains(o.use()))
+                                .toList(),
+                        FieldOperation::id,
+                        FieldOperation::name),
                 choices(knowledge.plantingSystems().all(), PlantingSystem::id, PlantingSystem::name),
                 choices(knowledge.sowingMethods().all(), SowingMethod::id, SowingMethod::name),
                 knowledge.terminationMethods().all().stream()
@@ -76,7 +85,10 @@ class KnowledgeController {
                 ContextCheck.DRAINAGES,
                 Judgements.all().stream()
                         .map(j -> new JudgementView(
-                                j.name(), j.weight().id(), j.speaks(), j.source().text()))
+                                j.name(),
+                                j.weight().id(),
+                                j.speaks(),
+                                j.source().text()))
                         .toList());
     }
 

@@ -68,7 +68,8 @@ class PlanController {
     @ExceptionHandler(PlanStore.Conflict.class)
     ProblemDetail conflict(PlanStore.Conflict e) {
         ProblemDetail detail = ProblemDetail.forStatusAndDetail(
-                HttpStatus.CONFLICT, "The plan was changed elsewhere (revision " + e.head() + "). Your own is kept on this page.");
+                HttpStatus.CONFLICT,
+                "The plan was changed elsewhere (revision " + e.head() + "). Your own is kept on this page.");
         detail.setProperty("head", e.head());
         return detail;
     }

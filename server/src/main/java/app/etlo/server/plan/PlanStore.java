@@ -48,8 +48,8 @@ public class PlanStore {
     /** The plan of a field; an empty one is made on first sight. */
     public Saved ofField(String fieldId, String author) {
         Optional<PlanRow> row = plans.findByFieldRefOrderById(fieldId).stream().findFirst();
-        return row.map(this::saved).orElseGet(() -> create(
-                PlanDocument.empty("plan-" + UUID.randomUUID(), fieldId), author));
+        return row.map(this::saved)
+                .orElseGet(() -> create(PlanDocument.empty("plan-" + UUID.randomUUID(), fieldId), author));
     }
 
     @Transactional(readOnly = true)
@@ -93,8 +93,9 @@ public class PlanStore {
     public Saved undo(String planId, int parent, String requestId, String author) {
         PlanRow row = locked(planId);
         if (isNew(row, parent, requestId)) {
-            stack(row).toUndo().ifPresent(n ->
-                    add(row, new Change(0, "undo", n), author, requestId, document(row, n - 1)));
+            stack(row)
+                    .toUndo()
+                    .ifPresent(n -> add(row, new Change(0, "undo", n), author, requestId, document(row, n - 1)));
         }
         return saved(row);
     }

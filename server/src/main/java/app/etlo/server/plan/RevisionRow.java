@@ -51,7 +51,8 @@ class RevisionRow {
 
     protected RevisionRow() {}
 
-    RevisionRow(Long planId, int number, Change change, String author, Instant savedAt, String requestId, String document) {
+    RevisionRow(
+            Long planId, int number, Change change, String author, Instant savedAt, String requestId, String document) {
         this.planId = planId;
         this.number = number;
         this.parent = number - 1;

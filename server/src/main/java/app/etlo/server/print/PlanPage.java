@@ -20,8 +20,7 @@ import org.springframework.web.util.HtmlUtils;
 
 /** The plan as a page to print: picture, what to do by date, seed, end, planting, nitrogen, notes, and all workings. */
 final class PlanPage {
-    private static final String STYLE =
-            """
+    private static final String STYLE = """
             @page { size: A4; margin: 15mm 14mm 16mm 14mm; @bottom-right { content: counter(page) " / " counter(pages);
               font-family: 'Etlo Figures'; font-size: 8pt; } }
             body { font-family: 'Etlo Text'; font-size: 9.6pt; color: #0F1E26; }
@@ -54,13 +53,24 @@ final class PlanPage {
     private String write(Optional<String> section, int revision) {
         page.append("<html><head><title>Plan</title><style>").append(STYLE).append("</style></head><body>");
         var field = dossier.context().field();
-        page.append("<h1>").append(text(field.name())).append("</h1><p class=\"i\">")
-                .append(text(dossier.context().farm().name())).append(", ").append(figure("field/area"))
+        page.append("<h1>")
+                .append(text(field.name()))
+                .append("</h1><p class=\"i\">")
+                .append(text(dossier.context().farm().name()))
+                .append(", ")
+                .append(figure("field/area"))
                 .append(field.texture().map(t -> ", " + text(t)).orElse(""))
-                .append(". Plan of ").append(text(Shown.date(e.asOf()))).append(", revision ").append(revision)
+                .append(". Plan of ")
+                .append(text(Shown.date(e.asOf())))
+                .append(", revision ")
+                .append(revision)
                 .append(".</p>");
-        section.ifPresent(svg -> page.append("<div style=\"margin-top:6pt\">").append(svg).append("</div>")
-                .append("<p class=\"s\">Outlines of typical height, not a forecast; one scale above and below ground.</p>"));
+        section.ifPresent(
+                svg -> page.append("<div style=\"margin-top:6pt\">")
+                        .append(svg)
+                        .append("</div>")
+                        .append(
+                                "<p class=\"s\">Outlines of typical height, not a forecast; one scale above and below ground.</p>"));
         toDo();
         e.covers().forEach(this::cover);
         e.crops().forEach(this::crop);
@@ -73,15 +83,24 @@ final class PlanPage {
     private void toDo() {
         page.append("<h2>What to do by date</h2><table>");
         for (PinView p : e.section().pins()) {
-            page.append("<tr><td class=\"f\" width=\"90\">").append(text(Shown.date(p.date()))).append("</td><td>")
-                    .append(text(p.label() + (p.subject().isEmpty() ? "" : " " + name(p.subject())))).append("</td></tr>");
+            page.append("<tr><td class=\"f\" width=\"90\">")
+                    .append(text(Shown.date(p.date())))
+                    .append("</td><td>")
+                    .append(text(p.label() + (p.subject().isEmpty() ? "" : " " + name(p.subject()))))
+                    .append("</td></tr>");
         }
         page.append("</table>");
     }
 
     private String name(String subject) {
-        return e.covers().stream().filter(c -> c.id().equals(subject)).map(CoverView::name).findFirst()
-                .or(() -> e.crops().stream().filter(c -> c.id().equals(subject)).map(CropView::name).findFirst())
+        return e.covers().stream()
+                .filter(c -> c.id().equals(subject))
+                .map(CoverView::name)
+                .findFirst()
+                .or(() -> e.crops().stream()
+                        .filter(c -> c.id().equals(subject))
+                        .map(CropView::name)
+                        .findFirst())
                 .orElse(subject);
     }
 
@@ -90,12 +109,16 @@ final class PlanPage {
         page.append("<h2>Cover: ").append(text(c.name())).append("</h2>");
         aims(c.id());
         if (!c.rates().isEmpty()) {
-            page.append("<table><tr><th>species</th><th>box</th><th class=\"n\">in the box</th><th class=\"n\">live seeds</th>"
-                    + "<th class=\"n\">% of weight</th><th class=\"n\">% of seeds</th><th class=\"n\">seed to have</th>"
-                    + "<th class=\"n\">bags</th><th class=\"n\">cost</th></tr>");
+            page.append(
+                    "<table><tr><th>species</th><th>box</th><th class=\"n\">in the box</th><th class=\"n\">live seeds</th>"
+                            + "<th class=\"n\">% of weight</th><th class=\"n\">% of seeds</th><th class=\"n\">seed to have</th>"
+                            + "<th class=\"n\">bags</th><th class=\"n\">cost</th></tr>");
             for (RateView r : c.rates()) {
                 String id = mix + r.species() + "/";
-                page.append("<tr><td>").append(text(r.name())).append("</td><td>").append(r.smallBox() ? "small" : "large")
+                page.append("<tr><td>")
+                        .append(text(r.name()))
+                        .append("</td><td>")
+                        .append(r.smallBox() ? "small" : "large")
                         .append("</td>");
                 List.of("bulk", "seeds", "weightShare", "seedShare", "seed", "bags", "cost")
                         .forEach(what -> number(id + what));
@@ -110,20 +133,33 @@ final class PlanPage {
             number(mix + "cost");
             page.append("</tr></table>");
             for (BoxView b : c.boxes()) {
-                page.append("<p>").append(b.id().equals("small") ? "Small" : "Large").append(" box ")
-                        .append(figure(b.rateFigure())).append("; the catch test must weigh ")
-                        .append(figure(b.catchFigure())).append(".</p>");
+                page.append("<p>")
+                        .append(b.id().equals("small") ? "Small" : "Large")
+                        .append(" box ")
+                        .append(figure(b.rateFigure()))
+                        .append("; the catch test must weigh ")
+                        .append(figure(b.catchFigure()))
+                        .append(".</p>");
             }
         }
-        c.ended().ifPresent(d -> page.append("<p>Ended ").append(text(Shown.date(d)))
-                .append(c.endMethod().map(m -> ", " + text(m)).orElse(""))
-                .append(", ").append(figure("end/" + c.id() + "/daysBeforePlanting")).append(" before planting. Biomass ")
-                .append(figure("end/" + c.id() + "/biomass")).append(", nitrogen in the tops ")
-                .append(figure("end/" + c.id() + "/nitrogenInTops")).append(".</p>"));
+        c.ended()
+                .ifPresent(d -> page.append("<p>Ended ")
+                        .append(text(Shown.date(d)))
+                        .append(c.endMethod().map(m -> ", " + text(m)).orElse(""))
+                        .append(", ")
+                        .append(figure("end/" + c.id() + "/daysBeforePlanting"))
+                        .append(" before planting. Biomass ")
+                        .append(figure("end/" + c.id() + "/biomass"))
+                        .append(", nitrogen in the tops ")
+                        .append(figure("end/" + c.id() + "/nitrogenInTops"))
+                        .append(".</p>"));
     }
 
     private void aims(String coverId) {
-        dossier.plan().covers().stream().filter(c -> c.id().equals(coverId)).flatMap(c -> c.aims().stream()).findFirst()
+        dossier.plan().covers().stream()
+                .filter(c -> c.id().equals(coverId))
+                .flatMap(c -> c.aims().stream())
+                .findFirst()
                 .filter(a -> !a.isEmpty())
                 .ifPresent(a -> page.append("<p class=\"i\">Aims, ranked: ")
                         .append(text(a.stream().map(x -> x.replace('-', ' ')).collect(Collectors.joining(", "))))
@@ -133,9 +169,13 @@ final class PlanPage {
     private void crop(CropView c) {
         page.append("<h2>").append(text(c.name())).append("</h2>");
         if (e.figures().containsKey("plant/" + c.id() + "/rating")) {
-            page.append("<p>Planting (").append(text(c.system())).append(") disturbs ")
-                    .append(figure("plant/" + c.id() + "/disturbed")).append(" of the ground. Soil tillage intensity rating ")
-                    .append(figure("plant/" + c.id() + "/rating")).append(".</p>");
+            page.append("<p>Planting (")
+                    .append(text(c.system()))
+                    .append(") disturbs ")
+                    .append(figure("plant/" + c.id() + "/disturbed"))
+                    .append(" of the ground. Soil tillage intensity rating ")
+                    .append(figure("plant/" + c.id() + "/rating"))
+                    .append(".</p>");
         }
         String feed = "feed/" + c.id() + "/";
         if (e.figures().containsKey(feed + "leftToBuy")) {
@@ -155,8 +195,13 @@ final class PlanPage {
         FigureView f = e.figures().get(id);
         if (f != null) {
             String band = f.low().map(l -> l + " … " + f.high().orElse("")).orElse("");
-            page.append("<tr><td>").append(text(label)).append("</td><td class=\"n\">").append(text(band))
-                    .append("</td><td class=\"n\">").append(figure(id)).append("</td></tr>");
+            page.append("<tr><td>")
+                    .append(text(label))
+                    .append("</td><td class=\"n\">")
+                    .append(text(band))
+                    .append("</td><td class=\"n\">")
+                    .append(figure(id))
+                    .append("</td></tr>");
         }
     }
 
@@ -170,34 +215,45 @@ final class PlanPage {
         }
         page.append("<h2>Notes</h2>");
         for (NoteView n : e.notes()) {
-            page.append("<p class=\"note\"><b>").append(n.weight().id().toUpperCase(java.util.Locale.ROOT)).append("</b> ")
+            page.append("<p class=\"note\"><b>")
+                    .append(n.weight().id().toUpperCase(java.util.Locale.ROOT))
+                    .append("</b> ")
                     .append(text(n.text()))
-                    .append(n.answer().map(a -> " <i>Accepted: " + text(a.reason()) + "</i>").orElse(""))
-                    .append(" <span class=\"s\">").append(text(n.source() + " (" + n.status().words() + ")"))
+                    .append(n.answer()
+                            .map(a -> " <i>Accepted: " + text(a.reason()) + "</i>")
+                            .orElse(""))
+                    .append(" <span class=\"s\">")
+                    .append(text(n.source() + " (" + n.status().words() + ")"))
                     .append("</span></p>");
         }
     }
 
     private void cautions() {
-        page.append("<h2>Cautions</h2><p class=\"s\">The label in force, local code, programme and insurance rules and licensed"
-                + " practice decide; this plan proposes no herbicide rate. Treated seed: gloves and mask, not for feed. Lock"
-                + " machines out before reaching in. Expected values are estimates: weigh a quadrat before relying on a mulch or"
-                + " a credit.</p>");
+        page.append(
+                "<h2>Cautions</h2><p class=\"s\">The label in force, local code, programme and insurance rules and licensed"
+                        + " practice decide; this plan proposes no herbicide rate. Treated seed: gloves and mask, not for feed. Lock"
+                        + " machines out before reaching in. Expected values are estimates: weigh a quadrat before relying on a mulch or"
+                        + " a credit.</p>");
     }
 
     private void workings() {
         page.append("<h2 class=\"appendix\">Workings</h2>");
         evaluated.figures().values().forEach(f -> {
             WorkingView w = WorkingView.of(f, evaluated);
-            page.append("<div class=\"w\"><b>").append(text(w.figure().label())).append("</b> <span class=\"f\">")
-                    .append(text(w.figure().text() + " " + w.figure().unit())).append("</span><br/><span class=\"f s\">")
-                    .append(text(w.resultText() + " " + w.unit() + " = " + w.expression())).append("; ")
+            page.append("<div class=\"w\"><b>")
+                    .append(text(w.figure().label()))
+                    .append("</b> <span class=\"f\">")
+                    .append(text(w.figure().text() + " " + w.figure().unit()))
+                    .append("</span><br/><span class=\"f s\">")
+                    .append(text(w.resultText() + " " + w.unit() + " = " + w.expression()))
+                    .append("; ")
                     .append(text(w.inputs().stream()
                             .map(i -> i.symbol() + " = " + i.text() + " " + i.unit() + " (" + i.label() + ", "
                                     + i.origin().id() + ")")
                             .collect(Collectors.joining("; "))))
-                    .append("</span><br/><span class=\"s i\">").append(text(w.source() + " (" + w.status().words() + "). "
-                            + w.remark())).append("</span></div>");
+                    .append("</span><br/><span class=\"s i\">")
+                    .append(text(w.source() + " (" + w.status().words() + "). " + w.remark()))
+                    .append("</span></div>");
         });
     }
 

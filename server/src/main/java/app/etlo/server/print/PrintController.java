@@ -57,7 +57,10 @@ class PrintController {
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename("etlo-plan.pdf").build().toString())
+                        ContentDisposition.attachment()
+                                .filename("etlo-plan.pdf")
+                                .build()
+                                .toString())
                 .contentType(MediaType.APPLICATION_PDF)
                 .body(render(html));
     }
@@ -76,7 +79,8 @@ class PrintController {
             PdfRendererBuilder builder = new PdfRendererBuilder();
             builder.useFont(font("500Medium", SANS + "_500Medium"), "Etlo Text", 400, FontStyle.NORMAL, true);
             builder.useFont(font("700Bold", SANS + "_700Bold"), "Etlo Text", 700, FontStyle.NORMAL, true);
-            builder.useFont(font("500Medium_Italic", SANS + "_500Medium_Italic"), "Etlo Text", 400, FontStyle.ITALIC, true);
+            builder.useFont(
+                    font("500Medium_Italic", SANS + "_500Medium_Italic"), "Etlo Text", 400, FontStyle.ITALIC, true);
             builder.useFont(font("400Regular", FIGURES + "_400Regular"), "Etlo Figures", 400, FontStyle.NORMAL, true);
             builder.useFont(font("700Bold", FIGURES + "_700Bold"), "Etlo Figures", 700, FontStyle.NORMAL, true);
             builder.useSVGDrawer(svg);

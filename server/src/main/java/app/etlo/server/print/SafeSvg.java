@@ -25,12 +25,30 @@ import org.xml.sax.InputSource;
  */
 final class SafeSvg {
     private static final int MOST_LETTERS = 4_000_000;
-    private static final Set<String> ELEMENTS =
-            Set.of("svg", "g", "path", "rect", "circle", "text", "defs", "pattern");
+    private static final Set<String> ELEMENTS = Set.of("svg", "g", "path", "rect", "circle", "text", "defs", "pattern");
     private static final Set<String> ATTRIBUTES = Set.of(
-            "id", "d", "x", "y", "cx", "cy", "r", "width", "height", "viewBox", "fill", "stroke", "stroke-width",
-            "stroke-linejoin", "opacity", "font-family", "font-size", "font-weight", "font-style", "text-anchor",
-            "patternUnits", "patternTransform");
+            "id",
+            "d",
+            "x",
+            "y",
+            "cx",
+            "cy",
+            "r",
+            "width",
+            "height",
+            "viewBox",
+            "fill",
+            "stroke",
+            "stroke-width",
+            "stroke-linejoin",
+            "opacity",
+            "font-family",
+            "font-size",
+            "font-weight",
+            "font-style",
+            "text-anchor",
+            "patternUnits",
+            "patternTransform");
     private static final String VALUE = "[\\w\\s.,#%()'\\-+]*";
 
     private SafeSvg() {}
