@@ -31,16 +31,21 @@ const cookie = (name: string) =>
     .find((c) => c.startsWith(`${name}=`))
     ?.slice(name.length + 1);
 
-/** The token that proves a change comes from this page. */
-export const token = (): Record<string, string> => ({ 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') ?? '' });
+/** The token that proves a change comes from this page; asked for when the browser holds none. */
+export async function token(): Promise<Record<string, string>> {
+  if (!cookie('XSRF-TOKEN')) await globalThis.fetch('/api/session');
+  return { 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') ?? '' };
+}
 
 export const api = createClient<paths>({
   baseUrl: '/',
   fetch: (request: Request) => globalThis.fetch(request),
 });
 api.use({
-  onRequest({ request }) {
-    if (request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', cookie('XSRF-TOKEN') ?? '');
+  async onRequest({ request }) {
+    if (request.method !== 'GET') {
+      Object.entries(await token()).forEach(([k, v]) => request.headers.set(k, v));
+    }
     return request;
   },
 });

@@ -24,7 +24,7 @@ function ImportPlan() {
     mutationFn: async (file: File) => {
       const answer = await fetch('/api/dossiers', {
         method: 'POST',
-        headers: { ...token(), 'Content-Type': 'application/octet-stream' },
+        headers: { ...(await token()), 'Content-Type': 'application/octet-stream' },
         body: file,
       });
       const body = (await answer.json()) as {

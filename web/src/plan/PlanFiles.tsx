@@ -45,7 +45,7 @@ export function PlanFiles() {
           ? await fetch(path)
           : await fetch(path, {
               method: 'POST',
-              headers: { ...token(), 'Content-Type': 'application/json' },
+              headers: { ...(await token()), 'Content-Type': 'application/json' },
               body: JSON.stringify({ asOf: today(), sectionSvg: drawnSection() }),
             });
       if (!answer.ok) throw new Error(`the server answered ${answer.status}`);
