@@ -228,6 +228,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/{planId}/pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["print"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/{planId}/redo": {
         parameters: {
             query?: never;
@@ -451,6 +467,7 @@ export interface components {
             farm: components["schemas"]["FarmEntry"];
             field: components["schemas"]["FieldEntry"];
             next?: components["schemas"]["NextDecision"];
+            note?: components["schemas"]["TopNote"];
             section: components["schemas"]["SectionView"];
             /** Format: int32 */
             stops: number;
@@ -468,6 +485,12 @@ export interface components {
             unit: string;
             /** Format: double */
             value: number;
+        };
+        FrostView: {
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
         };
         Imported: {
             fieldId: string;
@@ -612,7 +635,7 @@ export interface components {
         PartView: {
             form: string;
             /** @enum {string} */
-            group?: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
             /** Format: double */
             heightM: number;
             id: string;
@@ -657,6 +680,11 @@ export interface components {
             /** Format: int32 */
             schemaVersion: number;
         };
+        PrintRequest: {
+            /** Format: date */
+            asOf: string;
+            sectionSvg?: string;
+        };
         QuadratEntry: {
             /** Format: double */
             dryMatterPercent: number;
@@ -699,6 +727,7 @@ export interface components {
             depthM: number;
             /** Format: date */
             from: string;
+            frosts: components["schemas"]["FrostView"][];
             /** Format: double */
             heightM: number;
             passes: components["schemas"]["PassView"][];
@@ -748,6 +777,11 @@ export interface components {
             parts: components["schemas"]["PartView"][];
             /** Format: date */
             to: string;
+        };
+        TopNote: {
+            text: string;
+            /** @enum {string} */
+            weight: "stop" | "think" | "tip";
         };
         WindowView: {
             afterCropId: string;
@@ -1151,6 +1185,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": string;
+                };
+            };
+        };
+    };
+    print: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PrintRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
         };

@@ -7,6 +7,7 @@ import java.util.List;
 public final class Judgements {
     private static final List<Judgement> ALL = List.of(
             new DatesOutOfOrder(),
+            new DateFarAway(),
             new NumberDoubtful(),
             new SeedDensityOutOfRange(),
             new BrassicaAboveBlendShare(),

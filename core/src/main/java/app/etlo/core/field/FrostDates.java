@@ -3,6 +3,8 @@ package app.etlo.core.field;
 import java.time.LocalDate;
 import java.time.MonthDay;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -26,6 +28,22 @@ public record FrostDates(MonthDay lastSpring, MonthDay firstAutumn) {
         }
         LocalDate coming = next(firstAutumn, sown);
         return ChronoUnit.DAYS.between(sown, coming) > 240 ? Optional.empty() : Optional.of(coming);
+    }
+
+    /** From an autumn's first frost to the last one of the spring after it. */
+    public record ColdSeason(LocalDate firstFrost, LocalDate lastFrost) {}
+
+    /** The cold seasons that touch a span of days, in time. */
+    public List<ColdSeason> coldSeasons(LocalDate from, LocalDate to) {
+        List<ColdSeason> found = new ArrayList<>();
+        for (int year = from.getYear() - 1; year <= to.getYear(); year++) {
+            LocalDate first = firstAutumn.atYear(year);
+            LocalDate last = next(lastSpring, first);
+            if (!first.isAfter(to) && !last.isBefore(from)) {
+                found.add(new ColdSeason(first, last));
+            }
+        }
+        return List.copyOf(found);
     }
 
     private static LocalDate previousOrSame(MonthDay day, LocalDate date) {

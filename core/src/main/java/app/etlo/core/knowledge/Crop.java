@@ -19,7 +19,7 @@ public record Crop(
         String id,
         String name,
         String family,
-        String kind,
+        Group group,
         String form,
         Optional<Double> testWeightLbBu,
         Optional<Double> harvestIndex,

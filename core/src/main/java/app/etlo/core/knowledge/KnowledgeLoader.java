@@ -21,7 +21,6 @@ import java.util.stream.Collectors;
 public final class KnowledgeLoader {
     private static final List<String> USES =
             List.of("sow", "plant", "strip", "till", "press", "end", "feed", "harvest");
-    private static final List<String> KINDS = List.of("grass", "broadleaf", "legume");
     private static final List<String> ROOTS = List.of("fibrous", "tap");
     private static final List<String> FORMS =
             List.of("cereal", "millet", "sorghum", "corn", "vetch", "clover", "bush", "radish", "sunflower");
@@ -155,7 +154,7 @@ public final class KnowledgeLoader {
                 r.id("id"),
                 r.text("name"),
                 r.text("family"),
-                r.oneOf("kind", KINDS),
+                r.oneOf("group", Group.values()),
                 r.oneOf("form", FORMS),
                 r.optionalNumber("testWeightLbBu", 10, 80),
                 r.optionalNumber("harvestIndex", 0.05, 0.9),

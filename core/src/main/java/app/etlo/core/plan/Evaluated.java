@@ -20,6 +20,7 @@ import java.util.Optional;
  *
  * @param figures by id
  * @param crops cash crops in time
+ * @param laterPasses passes after the last harvest, which belong to no crop yet
  */
 public record Evaluated(
         PlanDocument plan,
@@ -29,6 +30,7 @@ public record Evaluated(
         List<Window> windows,
         List<CropResult> crops,
         List<CoverResult> covers,
+        List<Pass> laterPasses,
         List<Note> notes) {
 
     /**

@@ -112,12 +112,16 @@ public record Evaluation(
             LocalDate to,
             LocalDate today,
             Optional<Double> tileDepthCm,
+            List<FrostView> frosts,
             double heightM,
             double depthM,
             List<StandView> stands,
             List<ResidueView> residues,
             List<PassView> passes,
             List<PinView> pins) {}
+
+    /** From a usual first autumn frost to the usual last spring frost after it. */
+    public record FrostView(LocalDate from, LocalDate to) {}
 
     /**
      * @param open its end is not dated yet
@@ -126,13 +130,7 @@ public record Evaluation(
             String id, boolean cover, String label, LocalDate from, LocalDate to, boolean open, List<PartView> parts) {}
 
     public record PartView(
-            String id,
-            String name,
-            Optional<Group> group,
-            String form,
-            double heightM,
-            double rootDepthM,
-            boolean taproot) {}
+            String id, String name, Group group, String form, double heightM, double rootDepthM, boolean taproot) {}
 
     public record ResidueView(String id, String label, LocalDate from, LocalDate to, double tHa, String figureId) {}
 

@@ -55,6 +55,8 @@ public final class Evaluator {
 
     private static final double USUAL_DISTANCE_M = 50;
     private static final double USUAL_WASTE_PERCENT = 3;
+    /** Prefix of the figures of passes after the last harvest. */
+    static final String LATER = "plant/later";
 
     private final Knowledge knowledge;
 
@@ -71,6 +73,16 @@ public final class Evaluator {
      */
     public Evaluated evaluate(PlanDocument plan, Context context, LocalDate asOf) {
         return new Run(plan, context, asOf).evaluated();
+    }
+
+    /** The usual frost dates of a field, when both are entered. */
+    static Optional<FrostDates> frost(FieldEntry field) {
+        return field.lastSpringFrost()
+                .flatMap(spring -> field.firstAutumnFrost().map(autumn -> new FrostDates(day(spring), day(autumn))));
+    }
+
+    private static MonthDay day(String monthDay) {
+        return MonthDay.parse("--" + monthDay);
     }
 
     private final class Run {
@@ -108,6 +120,10 @@ public final class Evaluator {
                         cover.blend()));
             }
             List<CropResult> cropResults = crops(covers);
+            List<Pass> later = timeline.passes().stream()
+                    .filter(p -> cropResults.stream().noneMatch(c -> c.passes().contains(p)))
+                    .toList();
+            later.forEach(p -> keep(DisturbanceRating.of(LATER, p)));
             Situation situation = new Situation(
                     asOf,
                     context.farm().units(),
@@ -124,6 +140,7 @@ public final class Evaluator {
                     windows,
                     cropResults,
                     coverResults,
+                    later,
                     Judgements.of(situation));
         }
 
@@ -327,16 +344,6 @@ public final class Evaluator {
             return field.boundary()
                     .map(b -> FieldArea.of(BoundaryReader.read(b)))
                     .orElseGet(() -> FieldArea.typed(field.area().orElseThrow()));
-        }
-
-        private static Optional<FrostDates> frost(FieldEntry field) {
-            return field.lastSpringFrost()
-                    .flatMap(
-                            spring -> field.firstAutumnFrost().map(autumn -> new FrostDates(day(spring), day(autumn))));
-        }
-
-        private static MonthDay day(String monthDay) {
-            return MonthDay.parse("--" + monthDay);
         }
 
         private static SeedLot seedLot(LotEntry l) {

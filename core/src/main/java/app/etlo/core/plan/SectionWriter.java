@@ -2,6 +2,7 @@ package app.etlo.core.plan;
 
 import app.etlo.core.plan.Evaluated.CoverResult;
 import app.etlo.core.plan.Evaluated.CropResult;
+import app.etlo.core.plan.Evaluation.FrostView;
 import app.etlo.core.plan.Evaluation.PartView;
 import app.etlo.core.plan.Evaluation.PassView;
 import app.etlo.core.plan.Evaluation.PinView;
@@ -14,6 +15,7 @@ import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.tillage.Pass;
 import app.etlo.core.working.Figure;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -30,6 +32,10 @@ final class SectionWriter {
 
     private static final double LEAST_HEIGHT_M = 0.8;
     private static final double LEAST_DEPTH_M = 1.2;
+    /** Deeper drains are out of the roots' reach and out of the picture. */
+    private static final double MOST_TILE_DEPTH_M = 2;
+
+    private static final int FAR_YEARS = 6;
     /** A pass that leaves no mulch lying. */
     private static final double BURYING_SHARE = 0.9;
 
@@ -50,38 +56,54 @@ final class SectionWriter {
                         e.crops().stream().flatMap(c -> cropStand(c).stream()),
                         e.covers().stream().flatMap(c -> coverStand(c).stream()))
                 .toList();
-        List<PassView> passes = e.crops().stream()
-                .flatMap(c -> c.passes().stream()
-                        .map(p -> EvaluationWriter.pass(
-                                "plant/" + c.crop().id(), p, c.planting().contains(p))))
+        List<PassView> passes = Stream.concat(
+                        e.crops().stream()
+                                .flatMap(c -> c.passes().stream()
+                                        .map(p -> EvaluationWriter.pass(
+                                                "plant/" + c.crop().id(),
+                                                p,
+                                                c.planting().contains(p)))),
+                        e.laterPasses().stream().map(p -> EvaluationWriter.pass(Evaluator.LATER, p, false)))
                 .toList();
         List<PinView> pins = e.plan().operations().stream()
                 .map(this::pin)
                 .sorted(Comparator.comparing(PinView::date))
                 .toList();
-        List<LocalDate> days = Stream.concat(
+        Span span = span(Stream.concat(
                         stands.stream().flatMap(s -> Stream.of(s.from(), s.to())),
                         pins.stream().map(PinView::date))
-                .sorted()
-                .toList();
-        LocalDate from = days.isEmpty()
-                ? e.asOf().minusDays(EMPTY_BACK_DAYS)
-                : days.get(0).minusDays(MARGIN_DAYS);
-        LocalDate to = days.isEmpty()
-                ? e.asOf().plusDays(EMPTY_AHEAD_DAYS)
-                : days.get(days.size() - 1).plusDays(MARGIN_DAYS);
+                .toList());
         Optional<Double> tile = e.context().field().tileDepth().map(q -> q.in(Unit.CENTIMETRE));
         return new SectionView(
-                from,
-                to,
+                span.from(),
+                span.to(),
                 e.asOf(),
                 tile,
+                Evaluator.frost(e.context().field()).stream()
+                        .flatMap(f -> f.coldSeasons(span.from(), span.to()).stream())
+                        .map(c -> new FrostView(c.firstFrost(), c.lastFrost()))
+                        .toList(),
                 tallest(stands, LEAST_HEIGHT_M),
-                deepest(stands, Math.max(LEAST_DEPTH_M, tile.orElse(0.0) / 100 + 0.1)),
+                deepest(stands, Math.max(LEAST_DEPTH_M, Math.min(MOST_TILE_DEPTH_M, tile.orElse(0.0) / 100 + 0.1))),
                 stands,
-                residues(to),
+                residues(span.to()),
                 passes,
                 pins);
+    }
+
+    private record Span(LocalDate from, LocalDate to) {}
+
+    /** The days with a margin. A day far off the others' years, which is a slip of the pen, does not press the rest flat. */
+    private Span span(List<LocalDate> all) {
+        List<LocalDate> near = all.stream()
+                .filter(d -> Math.abs(ChronoUnit.YEARS.between(e.asOf(), d)) < FAR_YEARS)
+                .sorted()
+                .toList();
+        if (near.isEmpty()) {
+            return new Span(e.asOf().minusDays(EMPTY_BACK_DAYS), e.asOf().plusDays(EMPTY_AHEAD_DAYS));
+        }
+        return new Span(
+                near.get(0).minusDays(MARGIN_DAYS), near.get(near.size() - 1).plusDays(MARGIN_DAYS));
     }
 
     private static double tallest(List<StandView> stands, double least) {
@@ -102,20 +124,13 @@ final class SectionWriter {
         CropInTime t = c.crop();
         var crop = t.crop();
         PartView part = new PartView(
-                crop.id(),
-                crop.name(),
-                Optional.empty(),
-                crop.form(),
-                crop.heightM(),
-                crop.rootDepthM(),
-                crop.taproot());
+                crop.id(), crop.name(), crop.group(), crop.form(), crop.heightM(), crop.rootDepthM(), crop.taproot());
         return stand(t.id(), false, crop.name(), t.planted(), t.harvested(), List.of(part));
     }
 
     private static Optional<StandView> coverStand(CoverResult c) {
         List<PartView> parts = c.species().stream()
-                .map(s -> new PartView(
-                        s.id(), s.name(), Optional.of(s.group()), s.form(), s.heightM(), s.rootDepthM(), s.taproot()))
+                .map(s -> new PartView(s.id(), s.name(), s.group(), s.form(), s.heightM(), s.rootDepthM(), s.taproot()))
                 .toList();
         Optional<LocalDate> end = c.end().map(t -> t.date()).or(() -> c.next().flatMap(CropInTime::planted));
         return stand(c.entry().id(), true, EvaluationWriter.name(c), c.sown(), end, parts)
@@ -168,8 +183,8 @@ final class SectionWriter {
         if (mass == null) {
             return;
         }
-        Stream<LocalDate> buried = e.crops().stream()
-                .flatMap(c -> c.passes().stream())
+        Stream<LocalDate> buried = Stream.concat(
+                        e.crops().stream().flatMap(c -> c.passes().stream()), e.laterPasses().stream())
                 .filter(SectionWriter::buries)
                 .map(Pass::date);
         Stream<LocalDate> harvests = e.crops().stream().flatMap(c -> c.crop().harvested().stream());

@@ -1,5 +1,6 @@
 package app.etlo.server.evaluation;
 
+import app.etlo.core.advice.Weight;
 import app.etlo.core.plan.Context.FarmEntry;
 import app.etlo.core.plan.Context.FieldEntry;
 import app.etlo.core.plan.Evaluation;
@@ -13,6 +14,7 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -42,7 +44,11 @@ class FieldListController {
             Optional<Evaluation.NextDecision> next,
             int stops,
             int thinks,
+            Optional<TopNote> note,
             Evaluation.SectionView section) {}
+
+    /** The heaviest note not answered yet. */
+    record TopNote(Weight weight, String text) {}
 
     @GetMapping("/api/fields")
     List<FieldSummary> fields(@RequestParam LocalDate asOf, @AuthenticationPrincipal Adviser adviser) {
@@ -77,12 +83,15 @@ class FieldListController {
                 e.next(),
                 count(e, "stop"),
                 count(e, "think"),
+                open(e).findFirst().map(n -> new TopNote(n.weight(), n.text())),
                 e.section());
     }
 
     private static int count(Evaluation e, String weight) {
-        return (int) e.notes().stream()
-                .filter(n -> n.weight().id().equals(weight) && n.answer().isEmpty())
-                .count();
+        return (int) open(e).filter(n -> n.weight().id().equals(weight)).count();
+    }
+
+    private static Stream<Evaluation.NoteView> open(Evaluation e) {
+        return e.notes().stream().filter(n -> n.answer().isEmpty());
     }
 }
