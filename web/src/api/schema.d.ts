@@ -633,7 +633,10 @@ export interface components {
             system?: string;
         };
         PartView: {
+            courseCm: number[];
             form: string;
+            /** Format: date */
+            frostedOn?: string;
             /** @enum {string} */
             group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
             /** Format: double */

@@ -129,8 +129,22 @@ public record Evaluation(
     public record StandView(
             String id, boolean cover, String label, LocalDate from, LocalDate to, boolean open, List<PartView> parts) {}
 
+    /**
+     * One species of a stand.
+     *
+     * @param frostedOn the usual first frost after sowing, for what does not stand frost
+     * @param courseCm outline of typical height, cm, every seven days from the stand's first day to its last
+     */
     public record PartView(
-            String id, String name, Group group, String form, double heightM, double rootDepthM, boolean taproot) {}
+            String id,
+            String name,
+            Group group,
+            String form,
+            double heightM,
+            double rootDepthM,
+            boolean taproot,
+            Optional<LocalDate> frostedOn,
+            List<Integer> courseCm) {}
 
     public record ResidueView(String id, String label, LocalDate from, LocalDate to, double tHa, String figureId) {}
 

@@ -1,5 +1,8 @@
 package app.etlo.core.plan;
 
+import app.etlo.core.field.FrostDates;
+import app.etlo.core.knowledge.Group;
+import app.etlo.core.knowledge.Species;
 import app.etlo.core.plan.Evaluated.CoverResult;
 import app.etlo.core.plan.Evaluated.CropResult;
 import app.etlo.core.plan.Evaluation.FrostView;
@@ -20,6 +23,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.stream.Stream;
 
 /** The ground section of an evaluated plan: outlines of typical height in their time, residue, passes and pins. */
@@ -43,8 +47,13 @@ final class SectionWriter {
 
     private final Evaluated e;
 
+    private final Optional<FrostDates> frost;
+    private final TypicalCourse course;
+
     private SectionWriter(Evaluated e) {
         this.e = e;
+        this.frost = Evaluator.frost(e.context().field());
+        this.course = new TypicalCourse(frost);
     }
 
     static SectionView write(Evaluated e) {
@@ -79,7 +88,7 @@ final class SectionWriter {
                 span.to(),
                 e.asOf(),
                 tile,
-                Evaluator.frost(e.context().field()).stream()
+                frost.stream()
                         .flatMap(f -> f.coldSeasons(span.from(), span.to()).stream())
                         .map(c -> new FrostView(c.firstFrost(), c.lastFrost()))
                         .toList(),
@@ -120,23 +129,57 @@ final class SectionWriter {
                 .reduce(least, Math::max);
     }
 
-    private static Optional<StandView> cropStand(CropResult c) {
+    private Optional<StandView> cropStand(CropResult c) {
         CropInTime t = c.crop();
         var crop = t.crop();
-        PartView part = new PartView(
-                crop.id(), crop.name(), crop.group(), crop.form(), crop.heightM(), crop.rootDepthM(), crop.taproot());
-        return stand(t.id(), false, crop.name(), t.planted(), t.harvested(), List.of(part));
+        return stand(
+                t.id(),
+                false,
+                crop.name(),
+                t.planted(),
+                t.harvested(),
+                (from, to) -> List.of(new PartView(
+                        crop.id(),
+                        crop.name(),
+                        crop.group(),
+                        crop.form(),
+                        crop.heightM(),
+                        crop.rootDepthM(),
+                        crop.taproot(),
+                        Optional.empty(),
+                        course.ofCrop(from, to, crop.heightM()))));
     }
 
-    private static Optional<StandView> coverStand(CoverResult c) {
-        List<PartView> parts = c.species().stream()
-                .map(s -> new PartView(s.id(), s.name(), s.group(), s.form(), s.heightM(), s.rootDepthM(), s.taproot()))
-                .toList();
+    private Optional<StandView> coverStand(CoverResult c) {
         Optional<LocalDate> end = c.end().map(t -> t.date()).or(() -> c.next().flatMap(CropInTime::planted));
-        return stand(c.entry().id(), true, EvaluationWriter.name(c), c.sown(), end, parts)
+        return stand(
+                        c.entry().id(),
+                        true,
+                        EvaluationWriter.name(c),
+                        c.sown(),
+                        end,
+                        (from, to) ->
+                                c.species().stream().map(s -> part(s, from, to)).toList())
                 .map(s -> c.end().isPresent()
                         ? s
                         : new StandView(s.id(), true, s.label(), s.from(), s.to(), true, s.parts()));
+    }
+
+    private PartView part(Species s, LocalDate from, LocalDate to) {
+        boolean tender = s.group() == Group.WARM_GRASS || s.group() == Group.WARM_LEGUME;
+        Optional<LocalDate> frosted = frost.filter(f -> tender)
+                .flatMap(f -> f.autumnFrostFor(from))
+                .filter(d -> d.isAfter(from) && d.isBefore(to));
+        return new PartView(
+                s.id(),
+                s.name(),
+                s.group(),
+                s.form(),
+                s.heightM(),
+                s.rootDepthM(),
+                s.taproot(),
+                frosted,
+                course.ofCover(from, frosted.orElse(to), s.heightM()));
     }
 
     private static Optional<StandView> stand(
@@ -145,9 +188,13 @@ final class SectionWriter {
             String label,
             Optional<LocalDate> from,
             Optional<LocalDate> to,
-            List<PartView> parts) {
-        return from.filter(f -> to.map(f::isBefore).orElse(true))
-                .map(f -> new StandView(id, cover, label, f, to.orElse(f.plusDays(OPEN_DAYS)), to.isEmpty(), parts));
+            BiFunction<LocalDate, LocalDate, List<PartView>> parts) {
+        return from.filter(f -> to.map(t -> f.isBefore(t) && ChronoUnit.YEARS.between(f, t) < FAR_YEARS)
+                        .orElse(true))
+                .map(f -> {
+                    LocalDate last = to.orElse(f.plusDays(OPEN_DAYS));
+                    return new StandView(id, cover, label, f, last, to.isEmpty(), parts.apply(f, last));
+                });
     }
 
     private List<ResidueView> residues(LocalDate sectionEnd) {
