@@ -3,12 +3,12 @@ import './index.css';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode, type ReactNode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, Navigate } from 'react-router';
+import { createBrowserRouter, Navigate, Outlet } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
 
 import { SignInPage } from './account/SignInPage';
 import { useSession } from './account/useSession';
-import { Shell } from './app/Shell';
+import { theme } from './app/theme';
 import { FieldPage } from './bench/FieldPage';
 import { FieldsPage } from './fields/FieldsPage';
 import { SeedStorePage } from './store/SeedStorePage';
@@ -35,7 +35,7 @@ const router = createBrowserRouter([
   {
     element: (
       <Gate>
-        <Shell />
+        <Outlet />
       </Gate>
     ),
     children: [
@@ -51,6 +51,8 @@ const router = createBrowserRouter([
 const queries = new QueryClient({
   defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } },
 });
+
+theme.restore();
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

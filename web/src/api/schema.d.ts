@@ -476,9 +476,13 @@ export interface components {
         };
         FigureView: {
             high?: string;
+            /** Format: double */
+            highValue?: number;
             id: string;
             label: string;
             low?: string;
+            /** Format: double */
+            lowValue?: number;
             /** @enum {string} */
             origin: "library" | "measured" | "entered" | "default" | "forecast";
             text: string;

@@ -1,5 +1,6 @@
 import { moved, setCover } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
+import { BenchHead } from './BenchHead';
 import { useCover } from './pick';
 
 export function AimsStep() {
@@ -10,11 +11,13 @@ export function AimsStep() {
     cover && session.change((p) => setCover(p, cover.id, { aims: aims.length ? aims : undefined }));
   return (
     <>
-      <h2>Aims</h2>
-      <p className="mb-2 text-[13.5px] text-ink2 italic">
-        what the cover is for, ranked, before any species is named
-      </p>
-      {chooser}
+      <BenchHead
+        title="Aims"
+        aside="what the cover is for, ranked, before any species is named"
+        about="cover"
+      >
+        {chooser}
+      </BenchHead>
       {cover && (
         <div className="grid grid-cols-2 gap-8 max-[760px]:grid-cols-1">
           <ol aria-label="Ranked aims">

@@ -2,7 +2,9 @@ import type { Schemas } from '../api/client';
 import { operationOf, setCover, setDay, setParams, tidy } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
 import { FigureText } from '../ui/FigureText';
-import { DateField, NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
+import { DateField } from '../ui/DateField';
+import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
+import { BenchHead } from './BenchHead';
 import { useCover } from './pick';
 
 type Stand = Schemas['StandEntry'];
@@ -14,8 +16,13 @@ export function EndStep() {
   if (!cover) {
     return (
       <>
-        <h2>End</h2>
-        {chooser}
+        <BenchHead
+          title="End"
+          aside="when and how the cover stops growing, and what stands then"
+          about="cover"
+        >
+          {chooser}
+        </BenchHead>
       </>
     );
   }
@@ -37,8 +44,13 @@ export function EndStep() {
   const fig = (what: string) => `end/${cover.id}/${what}`;
   return (
     <>
-      <h2>End</h2>
-      {chooser}
+      <BenchHead
+        title="End"
+        aside="when and how the cover stops growing, and what stands then"
+        about="cover"
+      >
+        {chooser}
+      </BenchHead>
       <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
         <DateField
           label="Cover ended"

@@ -3,18 +3,20 @@ import { setCrop, tidy } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
 import { FigureText } from '../ui/FigureText';
 import { problemAt, QuantityField, SelectField, TextField } from '../ui/inputs';
+import { BenchHead } from './BenchHead';
+import { NitrogenLedger } from './NitrogenLedger';
 import { useCrop } from './pick';
 
 type Nitrogen = Schemas['NitrogenEntry'];
 
 export function FeedStep() {
   const { session, state, knowledge, us, farm } = useOpenPlan();
-  const { crop, chooser } = useCrop();
+  const crop = useCrop();
   if (!crop) {
     return (
       <>
-        <h2>Feed</h2>
-        {chooser}
+        <BenchHead title="Feed" aside="what the crop still lacks, line by line" about="crop" />
+        <p className="text-ink2 italic">No crop yet: step Rotation.</p>
       </>
     );
   }
@@ -28,25 +30,10 @@ export function FeedStep() {
   const factorUnits = [own, ...(['lb/bu', 'lb/cwt', 'kg/t'] as const).filter((u) => u !== own)];
   const fig = (what: string) => `feed/${crop.id}/${what}`;
   const has = (what: string) => state.evaluation?.figures[fig(what)] !== undefined;
-  const rows = [
-    {
-      label: 'Need',
-      what: 'need',
-      aside: local ? 'local recommendation' : 'yield goal times factor, before credits',
-    },
-    {
-      label: 'From the cover',
-      what: 'coverCredit',
-      aside: 'share released in a season, by its nitrogen content',
-      minus: true,
-    },
-    { label: 'Left to buy', what: 'leftToBuy', aside: 'never below zero', sum: true },
-  ];
   return (
     <>
-      <h2>Feed</h2>
+      <BenchHead title="Feed" aside="what the crop still lacks, line by line" about="crop" />
       <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
-        {chooser}
         <SelectField
           label="Need by"
           value={n.school ?? 'yield-goal'}
@@ -106,22 +93,7 @@ export function FeedStep() {
               : 'No general factor is held for this crop: type the local recommendation.'}
         </p>
       )}
-      <table className="mt-3 w-full max-w-[640px]">
-        <tbody>
-          {rows.map((r) => (
-            <tr key={r.what} className={r.sum ? 'border-y-2 border-ink' : 'border-b border-rule2'}>
-              <td className="py-1.5">
-                <b>{r.label}</b>
-                <span className="block text-[12.5px] text-ink2 italic">{r.aside}</span>
-              </td>
-              <td className="text-right">
-                {r.minus && has(r.what) && <span className="fig mr-1 text-[13px]">less</span>}
-                <FigureText id={fig(r.what)} big band />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <NitrogenLedger cropId={crop.id} local={local} />
       {has('product') && (
         <p className="mt-3">
           In {knowledge.products.find((p) => p.id === n.product)?.name}:{' '}

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 
 import { api, Refusal, taken } from '../api/client';
+import { TopBar } from '../app/TopBar';
 import { FieldBench } from './FieldBench';
 
 /** Loads what one field's page needs, then opens its plan. */
@@ -23,18 +24,28 @@ export function FieldPage() {
       return { saved, field, farms, knowledge, lots };
     },
   });
-  if (loaded.isPending) return <main className="p-6 italic">opening the field</main>;
+  if (loaded.isPending) {
+    return (
+      <>
+        <TopBar />
+        <main className="p-6 italic">opening the field</main>
+      </>
+    );
+  }
   if (loaded.isError) {
     const gone = loaded.error instanceof Refusal && loaded.error.status === 404;
     return (
-      <main className="p-6">
-        <p role="alert">
-          {gone ? 'There is no such field in this practice.' : 'The field could not be opened.'}
-        </p>
-        <button type="button" className="btn mt-3" onClick={() => void loaded.refetch()}>
-          Try again
-        </button>
-      </main>
+      <>
+        <TopBar />
+        <main className="p-6">
+          <p role="alert">
+            {gone ? 'There is no such field in this practice.' : 'The field could not be opened.'}
+          </p>
+          <button type="button" className="btn mt-3" onClick={() => void loaded.refetch()}>
+            Try again
+          </button>
+        </main>
+      </>
     );
   }
   return <FieldBench key={fieldId} loaded={loaded.data} />;

@@ -7,6 +7,7 @@ import { tidy } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
 import { FigureText } from '../ui/FigureText';
 import { NumberField, problemAt, QuantityField, SelectField, TextField } from '../ui/inputs';
+import { BenchHead } from './BenchHead';
 import type { StepProps } from './steps';
 
 const MONTHS = [
@@ -87,10 +88,7 @@ export function FieldStep({ onField }: StepProps) {
   const options = (list: string[]) => list.map((t) => ({ id: t, name: t }));
   return (
     <>
-      <h2>Field</h2>
-      <p className="mb-2 text-[13.5px] text-ink2 italic">
-        nothing is needed here but a name and an area
-      </p>
+      <BenchHead title="Field" aside="nothing is needed here but a name and an area" />
       <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
         <TextField
           label="Name"

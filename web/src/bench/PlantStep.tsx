@@ -4,19 +4,25 @@ import { addPass, operationOf, pointerOf, removeOperation, setDay, setParams } f
 import { useOpenPlan } from '../plan/context';
 import { spokenDate } from '../section/scale';
 import { FigureText } from '../ui/FigureText';
-import { DateField, problemAt, QuantityField, SelectField } from '../ui/inputs';
+import { DateField } from '../ui/DateField';
+import { problemAt, QuantityField, SelectField } from '../ui/inputs';
+import { BenchHead } from './BenchHead';
 import { useCrop } from './pick';
 
 export function PlantStep() {
   const { session, state, knowledge, us } = useOpenPlan();
-  const { crop, chooser } = useCrop();
+  const crop = useCrop();
   const [tool, setTool] = useState('');
   const [day, setDayText] = useState('');
   if (!crop) {
     return (
       <>
-        <h2>Plant</h2>
-        {chooser}
+        <BenchHead
+          title="Plant"
+          aside="the pass that puts the crop through the residue"
+          about="crop"
+        />
+        <p className="text-ink2 italic">No crop yet: step Rotation.</p>
       </>
     );
   }
@@ -30,9 +36,12 @@ export function PlantStep() {
   const system = p.system ?? 'no-till';
   return (
     <>
-      <h2>Plant</h2>
+      <BenchHead
+        title="Plant"
+        aside="the pass that puts the crop through the residue"
+        about="crop"
+      />
       <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
-        {chooser}
         <DateField
           label="Planted"
           value={sow?.when.on}

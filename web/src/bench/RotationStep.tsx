@@ -4,7 +4,9 @@ import { addCrop, operationOf, removeCrop, setCrop, setDay } from '../plan/edit'
 import { useOpenPlan } from '../plan/context';
 import { spokenDate } from '../section/scale';
 import { FigureText } from '../ui/FigureText';
-import { DateField, problemAt, QuantityField, SelectField } from '../ui/inputs';
+import { DateField } from '../ui/DateField';
+import { problemAt, QuantityField, SelectField } from '../ui/inputs';
+import { BenchHead } from './BenchHead';
 import { useCropName } from './pick';
 
 export function RotationStep() {
@@ -14,7 +16,7 @@ export function RotationStep() {
   const name = useCropName();
   return (
     <>
-      <h2>Rotation</h2>
+      <BenchHead title="Rotation" aside="cash crops in time, and the windows between them" />
       <table className="mt-1 w-full">
         <thead>
           <tr className="border-b border-ink text-left text-[12.5px]">

@@ -1,40 +1,76 @@
 import type { Schemas } from '../api/client';
 import { useOpenPlan } from '../plan/context';
+import { FIG, inkOf } from '../section/ink';
+import { hash } from '../section/forms';
 
-/** The shares by weight and by live seeds, one above the other, joined species by species. */
-export function ShareBars({ coverId, rates }: { coverId: string; rates: Schemas['RateView'][] }) {
-  const { state } = useOpenPlan();
+type Rate = Schemas['RateView'];
+
+const W = 760;
+const SEED_TOP = 18;
+const SEED_H = 58;
+const BAG_TOP = 108;
+const BAG_H = 24;
+/** More dots than this would be a grey field. */
+const MOST_DOTS = 900;
+const LETTER_PX = 5.7;
+
+/** The seeds of one square metre as dots: their number is the number sown, their size follows the seed's. */
+function Seeds({
+  from,
+  to,
+  count,
+  big,
+  seed,
+}: {
+  from: number;
+  to: number;
+  count: number;
+  big: boolean;
+  seed: string;
+}) {
+  const q = big ? 2.5 : 1.15;
+  let d = '';
+  for (let k = 0; k < count; k++) {
+    const x = from + q + 1 + hash(seed, k) * Math.max(0, to - from - 2 * q - 2);
+    const y = SEED_TOP + q + 2 + hash(seed, k, 3) * (SEED_H - 2 * q - 4);
+    d += `M${(x - q).toFixed(1)} ${y.toFixed(1)}a${q} ${q} 0 1 0 ${2 * q} 0a${q} ${q} 0 1 0 ${-2 * q} 0`;
+  }
+  return <path d={d} />;
+}
+
+/** Seedbed and bag: the shares by live seeds and by weight, one above the other, joined species by species. */
+export function ShareBars({ coverId, rates }: { coverId: string; rates: Rate[] }) {
+  const { state, us } = useOpenPlan();
   const value = (species: string, what: string) =>
     state.evaluation?.figures[`mix/${coverId}/${species}/${what}`]?.value ?? 0;
+  // a farm that reads square feet still sees one square metre of seedbed
+  const perM2 = us ? 10.7639 : 1;
   const ordered = [...rates].sort((a, b) => Number(a.smallBox) - Number(b.smallBox));
-  const W = 640;
-  const spans = (what: string) => {
-    let x = 0;
-    return ordered.map((r) => {
-      const from = x;
-      x += (value(r.species, what) / 100) * W;
-      return [from, x] as const;
-    });
+  const starts = (what: string) => {
+    const at: number[] = [0];
+    ordered.forEach((r, i) => at.push((at[i] ?? 0) + (value(r.species, what) / 100) * W));
+    return at;
   };
-  const seeds = spans('seedShare');
-  const weight = spans('weightShare');
-  const text = {
-    fontFamily: "'Sofia Sans Semi Condensed', sans-serif",
-    fontSize: 11.5,
-    fill: 'var(--ink)',
-  };
+  const seeds = starts('seedShare');
+  const weight = starts('weightShare');
+  const total = ordered.reduce((n, r) => n + value(r.species, 'seeds') * perM2, 0);
+  const thin = Math.min(1, MOST_DOTS / Math.max(1, total));
+  const text = { fontFamily: FIG, fontSize: 11.5, textAnchor: 'middle' as const };
   return (
-    <figure className="mt-3">
+    <figure className="mt-4">
       <figcaption className="text-[13.5px]">
         <b>Seedbed and bag</b>{' '}
         <i className="text-ink2">
-          top: % of the live seeds; foot: % of the seed weight, large box first. By biomass comes
-          with the simulation.
+          {thin < 1
+            ? `one dot for ${Math.round(1 / thin)} live seeds of a square metre`
+            : 'every live seed of one square metre'}
+          , above % of the seeds; foot: % of the seed weight, large box first. The share of the
+          stand’s biomass comes with the simulation.
         </i>
       </figcaption>
       <svg
-        viewBox={`0 0 ${W} 116`}
-        className="mt-1 w-full max-w-[760px]"
+        viewBox={`0 0 ${W} 150`}
+        className="mt-1 w-full max-w-[860px]"
         role="img"
         aria-label={ordered
           .map(
@@ -43,37 +79,55 @@ export function ShareBars({ coverId, rates }: { coverId: string; rates: Schemas[
           )
           .join('. ')}
       >
+        <rect y={SEED_TOP} width={W} height={SEED_H} fill="var(--soil)" />
         {ordered.map((r, i) => {
-          const s = seeds[i]!;
-          const w = weight[i]!;
-          const wash = `var(--${r.group}-wash)`;
-          const inkOf = `var(--${r.group})`;
+          const [s0 = 0, s1 = 0] = [seeds[i], seeds[i + 1]];
+          const [w0 = 0, w1 = 0] = [weight[i], weight[i + 1]];
+          const foot = SEED_TOP + SEED_H;
+          const bend = (foot + BAG_TOP) / 2;
+          const wide = r.name.length * LETTER_PX;
           return (
             <g key={r.species}>
               <path
-                d={`M${s[0]} 44C${s[0]} 62 ${w[0]} 56 ${w[0]} 74H${w[1]}C${w[1]} 56 ${s[1]} 62 ${s[1]} 44Z`}
-                fill={wash}
+                d={`M${s0} ${foot}C${s0} ${bend} ${w0} ${bend} ${w0} ${BAG_TOP}H${w1}C${w1} ${bend} ${s1} ${bend} ${s1} ${foot}Z`}
+                fill={`var(--${r.group}-wash)`}
+                stroke={inkOf(r.group)}
+                strokeWidth="0.6"
               />
-              <rect x={s[0]} y={18} width={s[1] - s[0]} height={26} fill={wash} stroke={inkOf} />
-              <rect x={w[0]} y={74} width={w[1] - w[0]} height={26} fill={wash} stroke={inkOf} />
-              {s[1] - s[0] > 16 && (
-                <text x={(s[0] + s[1]) / 2} y={35} textAnchor="middle" {...text}>
+              <g fill={inkOf(r.group)}>
+                <Seeds
+                  from={s0}
+                  to={s1}
+                  count={Math.round(value(r.species, 'seeds') * perM2 * thin)}
+                  big={!r.smallBox}
+                  seed={r.species}
+                />
+              </g>
+              <rect
+                x={w0}
+                y={BAG_TOP}
+                width={w1 - w0}
+                height={BAG_H}
+                fill={`var(--${r.group}-wash)`}
+              />
+              <rect
+                x={w0}
+                y={BAG_TOP}
+                width={w1 - w0}
+                height={BAG_H}
+                fill={`url(#section-${r.group})`}
+                stroke={inkOf(r.group)}
+              />
+              {s1 - s0 > 12 && (
+                <text x={(s0 + s1) / 2} y={12} fill="var(--ink)" {...text}>
+                  {s1 - s0 > wide + 24 ? `${r.name} ` : ''}
                   {value(r.species, 'seedShare').toFixed(0)}
                 </text>
               )}
-              {w[1] - w[0] > 16 && (
-                <text x={(w[0] + w[1]) / 2} y={91} textAnchor="middle" {...text}>
+              {w1 - w0 > 12 && (
+                <text x={(w0 + w1) / 2} y={146} fill="var(--ink)" {...text}>
+                  {w1 - w0 > wide + 24 ? `${r.name} ` : ''}
                   {value(r.species, 'weightShare').toFixed(0)}
-                </text>
-              )}
-              {s[1] - s[0] > r.name.length * 5.6 && (
-                <text x={(s[0] + s[1]) / 2} y={12} textAnchor="middle" {...text}>
-                  {r.name}
-                </text>
-              )}
-              {w[1] - w[0] > r.name.length * 5.6 && s[1] - s[0] <= r.name.length * 5.6 && (
-                <text x={(w[0] + w[1]) / 2} y={112} textAnchor="middle" {...text}>
-                  {r.name}
                 </text>
               )}
             </g>

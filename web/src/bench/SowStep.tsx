@@ -1,7 +1,9 @@
 import { operationOf, pointerOf, setDay, setParams } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
 import { FigureText } from '../ui/FigureText';
-import { DateField, NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
+import { DateField } from '../ui/DateField';
+import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
+import { BenchHead } from './BenchHead';
 import { useCover } from './pick';
 
 export function SowStep() {
@@ -10,8 +12,13 @@ export function SowStep() {
   if (!cover) {
     return (
       <>
-        <h2>Sow</h2>
-        {chooser}
+        <BenchHead
+          title="Sow"
+          aside="how it goes in, and what the drill must deliver"
+          about="cover"
+        >
+          {chooser}
+        </BenchHead>
       </>
     );
   }
@@ -24,8 +31,9 @@ export function SowStep() {
   const name = (id: string) => knowledge.species.find((s) => s.id === id)?.name ?? id;
   return (
     <>
-      <h2>Sow</h2>
-      {chooser}
+      <BenchHead title="Sow" aside="how it goes in, and what the drill must deliver" about="cover">
+        {chooser}
+      </BenchHead>
       <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
         <DateField
           label="Cover sown"

@@ -1,9 +1,6 @@
-import { useState } from 'react';
-
-import type { Schemas } from '../api/client';
+import type { Evaluation, Plan, Schemas } from '../api/client';
 import { addCover, removeCover } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
-import { SelectField } from '../ui/inputs';
 
 type Cover = Schemas['CoverEntry'];
 type Crop = Schemas['CropEntry'];
@@ -14,81 +11,57 @@ export function useCropName() {
   return (c: Crop | undefined) => knowledge.crops.find((k) => k.id === c?.crop)?.name ?? 'crop';
 }
 
-/** The cover the bench is about, with a way to make one and to choose among several. */
+/** The cover that stands ahead of a crop. */
+export function coverAhead(plan: Plan, e: Evaluation | undefined, cropId: string | undefined) {
+  return (
+    plan.covers.find((c) => c.place.relation === 'before' && c.place.cropId === cropId) ??
+    plan.covers.find((c) => e?.covers.find((v) => v.id === c.id)?.nextCropId === cropId)
+  );
+}
+
+/** The crop to have in hand when none is chosen: one with a cover ahead, else with a window, else the last. */
+export function firstInHand(plan: Plan, e: Evaluation | undefined): string | undefined {
+  return (
+    plan.crops.find((c) => coverAhead(plan, e, c.id))?.id ??
+    e?.windows[0]?.beforeCropId ??
+    plan.crops[plan.crops.length - 1]?.id
+  );
+}
+
+/** The cover the bench is about, and a way to make or take it out. */
 export function useCover(): { cover: Cover | undefined; chooser: React.ReactNode } {
-  const { session, state } = useOpenPlan();
-  const [chosen, choose] = useState('');
+  const { session, state, inHand } = useOpenPlan();
   const name = useCropName();
   const plan = state.plan;
-  const cover = plan.covers.find((c) => c.id === chosen) ?? plan.covers[0];
-  const inTime = state.evaluation?.windows ?? [];
-  const free = inTime.filter((w) => !plan.covers.some((c) => c.place.cropId === w.beforeCropId));
-  const before = (cropId: string) => name(plan.crops.find((c) => c.id === cropId)).toLowerCase();
-  const chooser = (
-    <div className="mb-2 flex flex-wrap items-end gap-3 text-[13.5px]">
-      {plan.covers.length > 1 && cover && (
-        <SelectField
-          label="Cover"
-          value={cover.id}
-          onChange={choose}
-          options={plan.covers.map((c) => ({
-            id: c.id,
-            name: `ahead of ${before(c.place.cropId)}`,
-          }))}
-        />
-      )}
-      {plan.covers.length === 1 && cover && (
-        <span className="text-ink2 italic">cover ahead of {before(cover.place.cropId)}</span>
-      )}
-      {free.map((w) => (
-        <button
-          key={w.id}
-          type="button"
-          className="btn"
-          onClick={() => session.change((p) => addCover(p, w.beforeCropId)[0])}
-        >
-          Put a cover ahead of {before(w.beforeCropId)}
-        </button>
-      ))}
-      {cover && (
-        <button
-          type="button"
-          className="link"
-          onClick={() => session.change((p) => removeCover(p, cover.id))}
-        >
-          take this cover out
-        </button>
-      )}
-      {!cover && free.length === 0 && (
-        <span className="text-ink2 italic">
-          A cover needs a window: set two crops with harvest and planting dates in step Rotation.
-        </span>
-      )}
-    </div>
+  const cover = coverAhead(plan, state.evaluation, inHand);
+  const window = state.evaluation?.windows.find((w) => w.beforeCropId === inHand);
+  const before = name(plan.crops.find((c) => c.id === inHand)).toLowerCase();
+  const chooser = cover ? (
+    <button
+      type="button"
+      className="link text-[13px]"
+      onClick={() => session.change((p) => removeCover(p, cover.id))}
+    >
+      take this cover out
+    </button>
+  ) : window && inHand ? (
+    <button
+      type="button"
+      className="btn"
+      onClick={() => session.change((p) => addCover(p, inHand)[0])}
+    >
+      Put a cover ahead of {before}
+    </button>
+  ) : (
+    <span className="text-ink2 italic">
+      A cover needs a window: set two crops with harvest and planting dates in step Rotation.
+    </span>
   );
   return { cover, chooser };
 }
 
-/** The crop the bench is about; first the one that follows a cover. */
-export function useCrop(): { crop: Crop | undefined; chooser: React.ReactNode } {
-  const { state } = useOpenPlan();
-  const [chosen, choose] = useState('');
-  const name = useCropName();
-  const plan = state.plan;
-  const ahead = plan.covers[0]?.place.cropId;
-  const crop =
-    plan.crops.find((c) => c.id === chosen) ??
-    plan.crops.find((c) => c.id === ahead) ??
-    plan.crops[plan.crops.length - 1];
-  const chooser = crop ? (
-    <SelectField
-      label="Crop"
-      value={crop.id}
-      onChange={choose}
-      options={plan.crops.map((c) => ({ id: c.id, name: name(c) }))}
-    />
-  ) : (
-    <p className="text-ink2 italic">No crop yet: step Rotation.</p>
-  );
-  return { crop, chooser };
+/** The crop the bench is about. */
+export function useCrop(): Crop | undefined {
+  const { state, inHand } = useOpenPlan();
+  return state.plan.crops.find((c) => c.id === inHand);
 }

@@ -2,14 +2,23 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 
-import { api, Refusal, taken, today, token, type Problem } from '../api/client';
+import { api, Refusal, taken, today, token, type Problem, type Schemas } from '../api/client';
+import { TopBar } from '../app/TopBar';
 import { SectionRow } from '../section/GroundSection';
-import { months, spokenDate, timeScale } from '../section/scale';
+import { FIG, WeightMark } from '../section/ink';
+import { addDays, dayNumber, months, spokenDate, timeScale } from '../section/scale';
 import { useWidth } from '../section/useWidth';
 import { NewField } from './NewField';
 import { NewFarm } from './NewFarm';
 
-export const useFields = () =>
+type Summary = Schemas['FieldSummary'];
+type Span = { width: number; height: number; from: string; to: string };
+
+/** A decision this near is due. */
+const DUE_DAYS = 14;
+const ROW_PX = 56;
+
+const useFields = () =>
   useQuery({
     queryKey: ['fields'],
     queryFn: async () =>
@@ -69,6 +78,145 @@ function ImportPlan() {
   );
 }
 
+/** The months over the rows, today, and the fortnight ahead. */
+function Axis({ frame, day }: { frame: Span; day: string }) {
+  const scale = timeScale(frame.from, frame.to, 0, frame.width);
+  const now = scale.x(day);
+  const text = { fontFamily: FIG, fill: 'var(--ink)' };
+  return (
+    <svg width={frame.width} height={34} className="block" aria-hidden>
+      <text x={now - 6} y={12} fontSize="12" fontWeight="700" textAnchor="end" {...text}>
+        today, {spokenDate(day)}
+      </text>
+      <text x={scale.x(addDays(day, DUE_DAYS)) + 4} y={12} fontSize="12" {...text}>
+        next {DUE_DAYS} days
+      </text>
+      <path d={`M0 17H${frame.width}`} stroke="var(--ink)" strokeWidth="1.25" />
+      {months(scale).map((t) => (
+        <g key={t.x}>
+          <path d={`M${t.x} 17v${t.year ? 13 : 5}`} stroke="var(--ink)" strokeWidth="1" />
+          <text
+            x={t.year ? t.x + 4 : t.x + t.width / 2}
+            y={30}
+            fontSize={t.year ? 12 : 11}
+            fontWeight={t.year ? 700 : 400}
+            textAnchor={t.year ? 'start' : 'middle'}
+            {...text}
+          >
+            {t.label}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+}
+
+/** Over a row: today, the fortnight ahead, the day of the next decision with the weight of its note. */
+function RowMarks({ f, frame, day }: { f: Summary; frame: Span; day: string }) {
+  const scale = timeScale(frame.from, frame.to, 0, frame.width);
+  const now = scale.x(day);
+  const due = f.next && scale.x(f.next.date);
+  return (
+    <svg width={frame.width} height={frame.height} className="absolute inset-0" aria-hidden>
+      <rect
+        x={now}
+        width={scale.x(addDays(day, DUE_DAYS)) - now}
+        height={frame.height}
+        fill="var(--ink)"
+        opacity="0.06"
+      />
+      <path
+        d={`M${now - 1.2} 0V${frame.height}M${now + 1.2} 0V${frame.height}`}
+        stroke="var(--ink)"
+        strokeWidth="0.8"
+      />
+      {due !== undefined && due < frame.width && (
+        <>
+          <path d={`M${due} 8V${frame.height - 4}`} stroke="var(--hand)" strokeWidth="1.8" />
+          {f.note ? (
+            <WeightMark weight={f.note.weight} x={Math.max(8, due)} y={9} />
+          ) : (
+            <path d={`M${due - 4.5} 4H${due + 4.5}L${due} 12Z`} fill="var(--hand)" />
+          )}
+        </>
+      )}
+      {f.section.stands
+        .map((s) => ({
+          s,
+          x0: Math.max(0, scale.x(s.from)),
+          x1: Math.min(frame.width, scale.x(s.to)),
+        }))
+        .filter(({ s, x0, x1 }) => x1 - x0 > s.label.length * 5.6)
+        .map(({ s, x0, x1 }) => (
+          <g key={s.id} fontFamily={FIG} fontSize="11" textAnchor="middle">
+            <text
+              x={(x0 + x1) / 2}
+              y={frame.height - 4}
+              fill="none"
+              stroke="var(--soil)"
+              strokeWidth="3"
+            >
+              {s.label.toLowerCase()}
+            </text>
+            <text x={(x0 + x1) / 2} y={frame.height - 4} fill="var(--ink)">
+              {s.label.toLowerCase()}
+            </text>
+          </g>
+        ))}
+    </svg>
+  );
+}
+
+function Row({ f, i, frame, day }: { f: Summary; i: number; frame: Span; day: string }) {
+  const days = f.next && dayNumber(f.next.date) - dayNumber(day);
+  return (
+    <li className="relative col-span-full grid grid-cols-subgrid items-center border-b border-rule2 focus-within:bg-paper2 hover:bg-paper2">
+      <span className="fig text-right leading-none">
+        {days !== undefined && (
+          <>
+            <span className={`text-[22px] font-bold ${days <= DUE_DAYS ? 'text-hand' : ''}`}>
+              {days}
+            </span>
+            <span className="mt-1 block text-[12px] whitespace-nowrap text-ink2">
+              {spokenDate(f.next?.date ?? '', false)}
+            </span>
+          </>
+        )}
+      </span>
+      <span className="min-w-0 leading-tight">
+        <Link
+          to={`/fields/${f.field.id}${f.next ? `/${f.next.step}` : ''}`}
+          className="block truncate text-[15.5px] font-bold after:absolute after:inset-0"
+        >
+          {f.field.name}
+        </Link>
+        <span className="text-[13px] text-ink2 italic">
+          {f.farm.name}, <span className="fig not-italic">{f.area}</span>
+        </span>
+      </span>
+      <span className="relative block" style={{ height: ROW_PX }}>
+        <SectionRow section={f.section} frame={frame} id={`row${i}`} />
+        <RowMarks f={f} frame={frame} day={day} />
+      </span>
+      <span className="min-w-0 text-[13.5px] leading-tight max-[900px]:hidden">
+        {f.next ? (
+          <b className="block first-letter:uppercase">{f.next.what}</b>
+        ) : (
+          <span className="text-ink3 italic">nothing dated ahead</span>
+        )}
+        {f.note && (
+          <span className="line-clamp-2 text-[12.5px]">
+            <b className={`fig mr-1.5 ${f.note.weight === 'stop' ? 'text-hand' : ''}`}>
+              {f.note.weight.toUpperCase()}
+            </b>
+            {f.note.text}
+          </span>
+        )}
+      </span>
+    </li>
+  );
+}
+
 export function FieldsPage() {
   const fields = useFields();
   const farms = useQuery({
@@ -76,23 +224,28 @@ export function FieldsPage() {
     queryFn: async () => taken(await api.GET('/api/farms')),
   });
   const [find, setFind] = useState('');
-  const [ref, width] = useWidth(700);
+  const [ref, width] = useWidth(620);
   const day = today();
-  const [from, to] = useMemo(() => {
-    const d = new Date(`${day}T00:00:00Z`);
-    const shift = (n: number) => new Date(d.getTime() + n * 86_400_000).toISOString().slice(0, 10);
-    return [shift(-180), shift(540)];
-  }, [day]);
-  const frame = useMemo(() => ({ width, height: 56, from, to }), [width, from, to]);
-  const scale = timeScale(from, to, 0, width);
-  const shown = fields.data?.filter((f) =>
-    `${f.field.name} ${f.farm.name}`.toLowerCase().includes(find.toLowerCase()),
+  const frame = useMemo(
+    () => ({ width, height: ROW_PX, from: addDays(day, -180), to: addDays(day, 420) }),
+    [width, day],
   );
+  const shown = fields.data?.filter((f) =>
+    `${f.field.name} ${f.farm.name}`.toLowerCase().includes(find.trim().toLowerCase()),
+  );
+  const some = (shown?.length ?? 0) > 0;
+  const told = farms.data?.map((f) => `${f.name} in ${f.units === 'us' ? 'lb/ac' : 'kg/ha'}`);
   return (
-    <main className="px-4 pb-10 max-[640px]:px-2">
-      <div className="flex flex-wrap items-end gap-3 py-3">
-        <h1 className="mr-4 text-[22px] font-bold">Fields</h1>
-        <span className="inline-flex flex-col">
+    <>
+      <TopBar />
+      <main className="px-4 pb-10 max-[640px]:px-2">
+        <div className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5">
+          <h1 className="text-[21px] font-bold">Fields</h1>
+          <span className="italic">soonest decision first</span>
+          <span className="fig mr-auto text-[13px] text-ink2">
+            {fields.data && `${fields.data.length} fields · ${farms.data?.length ?? 0} farms`}
+            {told && told.length > 0 && told.length < 5 && ` · ${told.join(', ')}`}
+          </span>
           <label htmlFor="find" className="text-[13px] text-ink2">
             Find a field or farm
           </label>
@@ -100,95 +253,61 @@ export function FieldsPage() {
             id="find"
             value={find}
             onChange={(e) => setFind(e.target.value)}
-            className="w-48"
+            className="w-40"
           />
-        </span>
-        <NewFarm />
-        {(farms.data?.length ?? 0) > 0 && <NewField farms={farms.data ?? []} />}
-        <ImportPlan />
-      </div>
-      {fields.isError && (
-        <p role="alert" className="text-hand">
-          The fields could not be read.{' '}
-          <button type="button" className="link" onClick={() => void fields.refetch()}>
-            Try again
-          </button>
-        </p>
-      )}
-      {fields.isPending && <p className="italic">reading the fields</p>}
-      {farms.data?.length === 0 && (
-        <p className="py-6 text-[16px] text-ink2 italic">
-          No farm yet. Make a farm first; it says in which units and which currency its fields are
-          read.
-        </p>
-      )}
-      {(farms.data?.length ?? 0) > 0 && fields.data?.length === 0 && (
-        <p className="py-6 text-[16px] text-ink2 italic">
-          No field yet. Make one from a boundary file or by typing its area.
-        </p>
-      )}
-      <div className="grid grid-cols-[190px_minmax(0,1fr)_150px] gap-x-3 max-[640px]:grid-cols-[120px_minmax(0,1fr)]">
-        <span />
-        <div ref={ref} className="min-w-0" aria-hidden>
-          {(shown?.length ?? 0) > 0 && (
-            <svg width={width} height={18} className="block">
-              {months(scale).map((t) => (
-                <text
-                  key={t.x}
-                  x={t.x + 2}
-                  y={13}
-                  fontSize={t.year ? 12 : 11}
-                  fontWeight={t.year ? 700 : 400}
-                  fill="var(--ink2)"
-                  fontFamily="'Sofia Sans Semi Condensed', sans-serif"
-                >
-                  {t.label}
-                </text>
-              ))}
-            </svg>
-          )}
+          <NewFarm />
+          {(farms.data?.length ?? 0) > 0 && <NewField farms={farms.data ?? []} />}
+          <ImportPlan />
         </div>
-        <span className="text-right text-[13px] text-ink2 max-[640px]:hidden">next decision</span>
-        <ul className="col-span-full grid grid-cols-subgrid">
-          {shown?.map((f, i) => (
-            <li
-              key={f.field.id}
-              className="col-span-full grid grid-cols-subgrid items-center border-t border-rule2 hover:bg-paper2"
+        {(fields.isError || farms.isError) && (
+          <p role="alert" className="text-hand">
+            The fields could not be read.{' '}
+            <button
+              type="button"
+              className="link"
+              onClick={() => {
+                void fields.refetch();
+                void farms.refetch();
+              }}
             >
-              <span className="py-1 leading-tight">
-                <Link
-                  to={`/fields/${f.field.id}`}
-                  className="block text-[15px] font-bold hover:underline"
-                >
-                  {f.field.name}
-                </Link>
-                <span className="text-[13px] text-ink2">
-                  {f.farm.name}, <span className="fig">{f.area}</span>
-                </span>
-              </span>
-              <SectionRow section={f.section} frame={frame} id={`row${i}`} />
-              <span className="text-right text-[13.5px] leading-tight max-[640px]:hidden">
-                {f.next ? (
-                  <>
-                    <span className="fig block font-semibold">{spokenDate(f.next.date)}</span>
-                    {f.next.what}
-                  </>
-                ) : (
-                  <span className="text-ink3 italic">nothing dated ahead</span>
-                )}
-                {f.stops > 0 && (
-                  <span className="block font-bold text-hand">
-                    {f.stops} STOP{f.thinks > 0 ? `, ${f.thinks} think` : ''}
-                  </span>
-                )}
-                {f.stops === 0 && f.thinks > 0 && (
-                  <span className="block text-ink2">{f.thinks} think</span>
-                )}
-              </span>
-            </li>
-          ))}
-        </ul>
-      </div>
-    </main>
+              Try again
+            </button>
+          </p>
+        )}
+        {fields.isPending && <p className="italic">reading the fields</p>}
+        {farms.data?.length === 0 && (
+          <p className="py-6 text-[16px] text-ink2 italic">
+            No farm yet. Make a farm first; it says in which units and which currency its fields are
+            read.
+          </p>
+        )}
+        {(farms.data?.length ?? 0) > 0 && fields.data?.length === 0 && (
+          <p className="py-6 text-[16px] text-ink2 italic">
+            No field yet. Make one from a boundary file or by typing its area.
+          </p>
+        )}
+        {fields.data && fields.data.length > 0 && !some && (
+          <p className="py-6 text-ink2 italic">No field or farm is called “{find}”.</p>
+        )}
+        <div className="grid grid-cols-[52px_152px_minmax(0,1fr)_300px] gap-x-4 max-[900px]:grid-cols-[46px_128px_minmax(0,1fr)]">
+          <span className="self-end text-right text-[12.5px] text-ink2">{some && 'days'}</span>
+          <span className="self-end text-[12.5px] text-ink2">{some && 'field'}</span>
+          <div ref={ref} className="min-w-0">
+            {some && <Axis frame={frame} day={day} />}
+          </div>
+          <span className="self-end text-[12.5px] text-ink2 max-[900px]:hidden">
+            {some && 'what needs deciding'}
+          </span>
+          <ul
+            aria-label="Fields"
+            className={`col-span-full grid grid-cols-subgrid ${some ? 'border-t border-ink' : ''}`}
+          >
+            {shown?.map((f, i) => (
+              <Row key={f.field.id} f={f} i={i} frame={frame} day={day} />
+            ))}
+          </ul>
+        </div>
+      </main>
+    </>
   );
 }

@@ -1,67 +1,85 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 
 import type { Schemas } from '../api/client';
 import { spokenDate } from '../section/scale';
+import { WeightMark } from '../section/ink';
 import { useOpenPlan } from '../plan/context';
 import type { StepId } from '../bench/steps';
 
 type Note = Schemas['NoteView'];
 
-const MARKS = {
-  stop: 'M5 1H11L15 5V11L11 15H5L1 11V5Z',
-  think: 'M8 1L15 8L8 15L1 8Z',
-  tip: 'M8 1.500A6.500 6.500 0 1 1 8 14.500A6.500 6.500 0 1 1 8 1.500Z',
-};
+export const noteKey = (n: Note) => `${n.rule} ${n.subject}`;
 
-function Mark({ weight }: { weight: Note['weight'] }) {
-  const stop = weight === 'stop';
-  return (
-    <svg width="16" height="16" aria-hidden className="mt-0.5 shrink-0">
-      <path
-        d={MARKS[weight]}
-        fill={stop ? 'var(--hand)' : 'none'}
-        stroke={stop ? 'var(--hand)' : 'var(--ink)'}
-        strokeWidth="1.300"
-      />
-      {weight === 'think' && <path d="M8 1V15L1 8Z" fill="var(--ink)" />}
-      {stop && <path d="M4 8H12" stroke="var(--paper)" strokeWidth="2" />}
-      {weight === 'tip' && <circle cx="8" cy="8" r="1.800" fill="var(--ink)" />}
-    </svg>
-  );
-}
-
-function NoteItem({ note }: { note: Note }) {
+function Answer({ note }: { note: Note }) {
   const { session } = useOpenPlan();
   const [answering, setAnswering] = useState(false);
   const [reason, setReason] = useState('');
-  const same = (a: { rule: string; subject: string }) =>
-    a.rule === note.rule && a.subject === note.subject;
   const answer = () => {
     if (!reason.trim()) return;
+    const { rule, subject, factsHash } = note;
     session.change((p) => ({
       ...p,
       answers: [
-        ...p.answers.filter((a) => !same(a)),
-        {
-          rule: note.rule,
-          subject: note.subject,
-          factsHash: note.factsHash,
-          decision: 'accepted',
-          reason: reason.trim(),
-        },
+        ...p.answers.filter((a) => a.rule !== rule || a.subject !== subject),
+        { rule, subject, factsHash, decision: 'accepted', reason: reason.trim() },
       ],
     }));
     setAnswering(false);
   };
+  if (!answering) {
+    return (
+      <button type="button" className="link text-[13px]" onClick={() => setAnswering(true)}>
+        accept it with a reason
+      </button>
+    );
+  }
   return (
-    <li className="border-b border-rule2 py-2">
+    <form
+      className="mt-1 flex gap-2"
+      onSubmit={(e) => {
+        e.preventDefault();
+        answer();
+      }}
+    >
+      <input
+        aria-label="Reason"
+        className="w-full"
+        maxLength={500}
+        value={reason}
+        onChange={(e) => setReason(e.target.value)}
+      />
+      <button type="submit" className="btn">
+        Keep
+      </button>
+    </form>
+  );
+}
+
+function NoteItem({ note, open, onOpen }: { note: Note; open: boolean; onOpen: () => void }) {
+  const { session } = useOpenPlan();
+  const ref = useRef<HTMLLIElement>(null);
+  useEffect(() => {
+    if (!open) return;
+    ref.current?.scrollIntoView({ block: 'nearest' });
+    ref.current?.querySelector<HTMLElement>('summary, button')?.focus({ preventScroll: true });
+  }, [open]);
+  const { rule, subject } = note;
+  return (
+    <li
+      ref={ref}
+      className={`border-b border-rule2 py-1.5 ${open ? '-ml-2 border-l-[3px] border-l-hand pl-[5px]' : ''}`}
+    >
       <div className="flex gap-2">
-        <Mark weight={note.weight} />
+        <svg width="16" height="16" aria-hidden className="mt-0.5 shrink-0">
+          <WeightMark weight={note.weight} x={8} y={8} />
+        </svg>
         <div className="min-w-0">
           <p className="fig text-[12px] font-bold tracking-wide uppercase">
             <span className={note.weight === 'stop' ? 'text-hand' : ''}>{note.weight}</span>
             {note.at && (
-              <span className="ml-2 font-normal text-ink2 normal-case">{spokenDate(note.at)}</span>
+              <span className="ml-2 font-normal tracking-normal text-ink2 normal-case">
+                {spokenDate(note.at)}
+              </span>
             )}
           </p>
           <p className="text-[13.5px] leading-snug">{note.text}</p>
@@ -72,50 +90,30 @@ function NoteItem({ note }: { note: Note }) {
                 type="button"
                 className="link not-italic"
                 onClick={() =>
-                  session.change((p) => ({ ...p, answers: p.answers.filter((a) => !same(a)) }))
+                  session.change((p) => ({
+                    ...p,
+                    answers: p.answers.filter((a) => a.rule !== rule || a.subject !== subject),
+                  }))
                 }
               >
                 open again
               </button>
             </p>
           ) : (
-            <details>
+            <details open={open} onToggle={(e) => e.currentTarget.open && !open && onOpen()}>
               <summary className="cursor-pointer text-[13px] underline underline-offset-2">
                 why, and answer
               </summary>
+              <ul className="fig text-[13px] text-ink2">
+                {note.facts.map((f) => (
+                  <li key={f}>{f}</li>
+                ))}
+              </ul>
               <p className="text-[13px] text-ink2">
                 What would change it: {note.wouldChange}. Sure: {note.sure}. <i>{note.source}</i> (
                 {note.status}).
               </p>
-              {!answering && (
-                <button
-                  type="button"
-                  className="link text-[13px]"
-                  onClick={() => setAnswering(true)}
-                >
-                  accept it with a reason
-                </button>
-              )}
-              {answering && (
-                <form
-                  className="mt-1 flex gap-2"
-                  onSubmit={(e) => {
-                    e.preventDefault();
-                    answer();
-                  }}
-                >
-                  <input
-                    aria-label="Reason"
-                    className="w-full"
-                    maxLength={500}
-                    value={reason}
-                    onChange={(e) => setReason(e.target.value)}
-                  />
-                  <button type="submit" className="btn">
-                    Keep
-                  </button>
-                </form>
-              )}
+              <Answer note={note} />
             </details>
           )}
         </div>
@@ -125,7 +123,15 @@ function NoteItem({ note }: { note: Note }) {
 }
 
 /** Judgements on the plan; those of the step in hand come first. */
-export function Notes({ step }: { step: StepId }) {
+export function Notes({
+  step,
+  opened,
+  onOpen,
+}: {
+  step: StepId;
+  opened: string | undefined;
+  onOpen: (key: string) => void;
+}) {
   const { state } = useOpenPlan();
   const notes = state.evaluation?.notes ?? [];
   const here = notes.filter((n) => n.step === step);
@@ -138,7 +144,12 @@ export function Notes({ step }: { step: StepId }) {
       {notes.length === 0 && <p className="py-2 text-ink2 italic">nothing to say so far</p>}
       <ul>
         {[...here, ...elsewhere].map((n) => (
-          <NoteItem key={`${n.rule} ${n.subject} ${n.factsHash}`} note={n} />
+          <NoteItem
+            key={noteKey(n)}
+            note={n}
+            open={opened === noteKey(n)}
+            onOpen={() => onOpen(noteKey(n))}
+          />
         ))}
       </ul>
     </section>

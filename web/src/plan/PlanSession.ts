@@ -46,12 +46,17 @@ export class PlanSession {
 
   readonly snapshot = () => this.state;
 
-  readonly change = (edit: (plan: Plan) => Plan) => {
+  /**
+   * Changes the plan; several changes in quick succession are one revision.
+   *
+   * @param held while the hand still drags: evaluated at once, saved only by the next {@link flush}
+   */
+  readonly change = (edit: (plan: Plan) => Plan, held = false) => {
     this.dirty = true;
     this.set({ plan: edit(this.state.plan), save: { kind: 'saving' } });
     void this.evaluate();
     clearTimeout(this.timer);
-    this.timer = setTimeout(() => void this.flush(), COALESCE_MS);
+    if (!held) this.timer = setTimeout(() => void this.flush(), COALESCE_MS);
   };
 
   readonly undo = () => this.step('/api/plans/{planId}/undo');

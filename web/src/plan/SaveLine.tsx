@@ -1,18 +1,13 @@
 import { useOpenPlan } from './context';
-import { PlanFiles } from './PlanFiles';
 
 /** Undo, redo and how the saving stands: calm while all is well. */
 export function SaveLine() {
   const { session, state } = useOpenPlan();
   const save = state.save;
+  const trouble = save.kind === 'failed' || save.kind === 'conflict';
   return (
-    <span className="ml-auto flex flex-wrap items-baseline gap-3 text-[13px]">
-      <span
-        role="status"
-        className={
-          save.kind === 'failed' || save.kind === 'conflict' ? 'text-hand' : 'text-ink2 italic'
-        }
-      >
+    <>
+      <span role="status" className={trouble ? 'text-hand' : 'text-ink2 italic'}>
         {save.kind === 'saved' && 'saved'}
         {save.kind === 'saving' && 'saving'}
         {save.kind === 'failed' && `not saved: ${save.reason}`}
@@ -44,7 +39,6 @@ export function SaveLine() {
       >
         Redo
       </button>
-      <PlanFiles />
-    </span>
+    </>
   );
 }

@@ -10,6 +10,9 @@ export interface OpenPlan {
   field: Field;
   farm: Farm;
   us: boolean;
+  /** The crop in hand: the one whose window, cover, planting and feeding the bench is about. */
+  inHand: string | undefined;
+  takeInHand: (cropId: string) => void;
   openWorking: (figureId: string) => void;
 }
 

@@ -36,6 +36,12 @@ export function setDay(plan: Plan, kind: string, subject: string, day: string): 
   };
 }
 
+/** Moves an operation to another day. */
+export const moveOperation = (plan: Plan, id: string, day: string): Plan => ({
+  ...plan,
+  operations: plan.operations.map((o) => (o.id === id ? { ...o, when: { on: day } } : o)),
+});
+
 /** Changes what an operation carries; without the operation there is nothing to change. */
 export function setParams(
   plan: Plan,

@@ -1,48 +1,60 @@
 import type { Evaluation, Schemas } from '../api/client';
-import { notch, roots, silhouette, thatch } from './forms';
-import { months, spokenDate, timeScale, type Tick, type TimeScale } from './scale';
+import { drawDead, drawRoots, drawStand, notch, thatch, type Bed } from './forms';
+import { flagsOf, type Flag } from './flags';
+import { pinsOf, type Pin } from './pins';
+import { dayNumber, months, spokenDate, timeScale, type Tick, type TimeScale } from './scale';
 
-type Section = Evaluation['section'];
-type Group = NonNullable<Schemas['PartView']['group']>;
+export type Section = Evaluation['section'];
+export type Note = Schemas['NoteView'];
+export type Group = Schemas['PartView']['group'];
 
+export interface StandShape {
+  key: string;
+  standId: string;
+  cover: boolean;
+  group: Group;
+  body: string;
+  fine: string;
+  heads: string;
+}
 export interface Shape {
   key: string;
   d: string;
-  group?: Group;
-  fibrous?: boolean;
 }
 export interface Label {
   key: string;
   x: number;
   y: number;
   text: string;
-  anchor: 'start' | 'middle' | 'end';
-  italic?: boolean;
+  cover?: boolean;
+  groups?: Group[];
 }
-export interface Pin {
+export interface WindowMark {
   key: string;
-  x: number;
-  kind: string;
+  cropId: string;
+  x0: number;
+  x1: number;
   text: string;
-  spoken: string;
-  done: boolean;
-  /** Which of two rows its words stand in, 2 when they are left out. */
-  row: number;
 }
 
 /** Everything the section draws, in pixels; the painter adds ink. */
 export interface DisplayList {
   width: number;
   height: number;
+  skyTop: number;
   ground: number;
   bottom: number;
   pxPerM: number;
   scale: TimeScale;
-  stands: Shape[];
-  rootStrokes: Shape[];
+  stands: StandShape[];
+  dead: Shape[];
+  roots: (Shape & { tap: boolean; cover: boolean })[];
   residues: Shape[];
-  notches: Shape[];
+  notches: (Shape & { x: number; text: string })[];
   labels: Label[];
+  windows: WindowMark[];
+  frosts: { x0: number; x1: number; text: string }[];
+  flags: Flag[];
   pins: Pin[];
   ticks: Tick[];
   heights: { y: number; text: string }[];
@@ -50,140 +62,229 @@ export interface DisplayList {
   todayX?: number;
 }
 
-const GUTTER_LEFT = 52;
-const GUTTER_RIGHT = 34;
-/** Thickness of residue on the line, px per t/ha. */
-const RESIDUE_PX = 2.2;
+export type Fold = 'full' | 'strip' | 'row';
 
 export interface Frame {
   width: number;
   height: number;
+  fold: Fold;
+  us?: boolean;
+  /** The span shown, where it is not the section's own. */
   from?: string;
   to?: string;
-  /** A row in a list: no words, no pins, no ruler. */
-  row?: boolean;
-  us?: boolean;
+  notes?: Note[];
+  windows?: Evaluation['windows'];
+  figures?: Evaluation['figures'];
+  /** Dates that the hand has moved and the evaluation does not know yet, by operation. */
+  moved?: Record<string, string>;
+}
+
+/** px left of the time axis and right of it; px kept above the sky and below the soil. */
+const MARGINS: Record<Fold, { left: number; right: number; top: number; below: number }> = {
+  full: { left: 52, right: 34, top: 74, below: 50 },
+  strip: { left: 52, right: 34, top: 8, below: 30 },
+  row: { left: 0, right: 0, top: 3, below: 1 },
+};
+/** Thickness of residue on the line, px per t/ha. */
+const RESIDUE_PX: Record<Fold, number> = { full: 2.2, strip: 0.8, row: 0.62 };
+/** Weeks in which what frost killed sinks away. */
+const SINK_DAYS = 80;
+/** Roots go down faster than tops go up. */
+const ROOT_LEAD = 0.7;
+
+const clamp = (v: number, a: number, b: number) => Math.min(b, Math.max(a, v));
+
+/** Height in cm of a weekly course at a number of days after its first. */
+export function courseAt(courseCm: number[], days: number): number {
+  const last = courseCm.length - 1;
+  if (last < 0) return 0;
+  const i = clamp(days / 7, 0, last);
+  const lo = Math.floor(i);
+  const a = courseCm[lo] ?? 0;
+  return a + ((courseCm[lo + 1] ?? a) - a) * (i - lo);
+}
+
+/** A stand with the dates the hand has moved put in. */
+function withMoved(s: Section, moved: Record<string, string>) {
+  const day = (kinds: string[], subject: string) => {
+    const pin = s.pins.find((p) => p.subject === subject && kinds.includes(p.kind));
+    return pin ? moved[pin.operationId] : undefined;
+  };
+  return s.stands.map((x) => ({
+    ...x,
+    from: day(['sow'], x.id) ?? x.from,
+    to: day([x.cover ? 'end' : 'harvest'], x.id) ?? x.to,
+  }));
 }
 
 /** Lays a section out: one vertical scale above and below the ground, fitted to the tallest crop and deepest root. */
 export function layOut(s: Section, f: Frame): DisplayList {
-  const left = f.row ? 0 : GUTTER_LEFT;
-  const scale = timeScale(
-    f.from ?? s.from,
-    f.to ?? s.to,
-    left,
-    f.width - (f.row ? 0 : GUTTER_RIGHT),
-  );
-  const top = f.row ? 2 : 30;
-  const below = f.row ? 1 : 44;
-  const pxPerM = (f.height - top - below) / (s.heightM + s.depthM);
-  const ground = Math.round(top + s.heightM * pxPerM);
+  const m = MARGINS[f.fold];
+  const full = f.fold === 'full';
+  const scale = timeScale(f.from ?? s.from, f.to ?? s.to, m.left, f.width - m.right);
+  const pxPerM = (f.height - m.top - m.below) / (s.heightM + s.depthM);
+  const ground = Math.round(m.top + s.heightM * pxPerM);
   const bottom = ground + s.depthM * pxPerM;
-  const clip = (x: number) => Math.min(scale.x1, Math.max(scale.x0, x));
-  const residuePx = f.row ? 0.6 : RESIDUE_PX;
+  const clip = (x: number) => clamp(x, scale.x0, scale.x1);
+  const pxPerDay = (scale.x1 - scale.x0) / (scale.to - scale.from);
+  const origin = scale.x0 - scale.from * pxPerDay;
 
-  const residues = s.residues.map((r) => ({
-    key: `${r.id} ${r.from}`,
-    d: thatch(
-      clip(scale.x(r.from)),
-      clip(scale.x(r.to)),
-      ground,
-      Math.max(1, r.tHa * residuePx),
-      r.id,
-    ),
-  }));
-  const stands: Shape[] = [];
-  const rootStrokes: Shape[] = [];
-  const labels: Label[] = [];
-  for (const stand of s.stands) {
-    const x0 = clip(scale.x(stand.from));
-    const x1 = clip(scale.x(stand.to));
-    if (x1 - x0 < 2) continue;
-    const tallFirst = [...stand.parts].sort((a, b) => b.heightM - a.heightM);
-    for (const p of tallFirst) {
-      const seed = `${stand.id} ${p.id}`;
-      const h = p.heightM * pxPerM;
-      stands.push({ key: seed, d: silhouette(p.form, x0, x1, ground, h, seed), group: p.group });
-      rootStrokes.push({
-        key: seed,
-        d: roots(x0, x1, ground, p.rootDepthM * pxPerM, p.taproot, seed),
-        fibrous: !p.taproot,
-      });
-    }
-    const tallest = tallFirst[0]?.heightM ?? 0.2;
-    if (!f.row) {
-      const y = Math.max(12, ground - tallest * pxPerM - (stand.cover ? 9 : 8));
-      labels.push({
-        key: stand.id,
-        x: (x0 + x1) / 2,
-        y,
-        text: `${stand.label}${stand.open ? ', no end yet' : ''}`,
-        anchor: 'middle',
-        italic: stand.cover,
-      });
-    }
-  }
-  const notches = s.passes.map((p) => ({
-    key: p.id,
-    d: notch(scale.x(p.date), ground, (p.depthCm / 100) * pxPerM, p.share),
-  }));
-  const todayX = scale.x(s.today);
-  return {
+  const out: DisplayList = {
     width: f.width,
     height: f.height,
+    skyTop: m.top,
     ground,
     bottom,
     pxPerM,
     scale,
-    stands,
-    rootStrokes,
-    residues,
-    notches,
-    labels: f.row ? [] : spread(labels),
-    pins: f.row ? [] : pins(s, scale),
+    stands: [],
+    dead: [],
+    roots: [],
+    residues: s.residues.map((r) => ({
+      key: `${r.id} ${r.from}`,
+      d: thatch(
+        clip(scale.x(r.from)),
+        clip(scale.x(r.to)),
+        ground,
+        Math.max(1, r.tHa * RESIDUE_PX[f.fold]),
+        r.id,
+      ),
+    })),
+    notches: [],
+    labels: [],
+    windows: [],
+    frosts: [],
+    flags: [],
+    pins: [],
     ticks: months(scale),
-    heights: f.row ? [] : ruler(s, ground, pxPerM, f.us ?? false),
-    tileY: s.tileDepthCm === undefined ? undefined : ground + (s.tileDepthCm / 100) * pxPerM,
-    todayX: todayX >= scale.x0 && todayX <= scale.x1 ? todayX : undefined,
+    heights: full ? ruler(s, ground, pxPerM, f.us ?? false) : [],
+    tileY:
+      f.fold === 'row' || s.tileDepthCm === undefined || s.tileDepthCm / 100 > s.depthM
+        ? undefined
+        : ground + (s.tileDepthCm / 100) * pxPerM,
+    todayX: undefined,
   };
+  for (const stand of withMoved(s, f.moved ?? {})) {
+    const x0 = clip(scale.x(stand.from));
+    const x1 = clip(scale.x(stand.to));
+    if (x1 - x0 < 2) continue;
+    for (const p of [...stand.parts].sort((a, b) => b.heightM - a.heightM)) {
+      const key = `${stand.id} ${p.id}`;
+      const first = scale.x(stand.from);
+      const cm = (x: number) => courseAt(p.courseCm, (x - first) / pxPerDay);
+      const frost = p.frostedOn ? clip(scale.x(p.frostedOn)) : x1;
+      const end = Math.min(x1, frost);
+      if (end - x0 >= 2) {
+        const bed: Bed = {
+          x0,
+          x1: end,
+          ground,
+          origin,
+          at: (x) => (cm(x) / 100) * pxPerM,
+        };
+        out.stands.push({
+          key,
+          standId: stand.id,
+          cover: stand.cover,
+          group: p.group,
+          ...drawStand(p.form, bed, key),
+        });
+        const share = (x: number) => Math.pow(cm(x) / 100 / p.heightM, ROOT_LEAD);
+        const deep: Bed = { ...bed, at: (x) => p.rootDepthM * pxPerM * share(x) };
+        out.roots.push({
+          key,
+          d: drawRoots(deep, p.taproot, key),
+          tap: p.taproot,
+          cover: stand.cover,
+        });
+      }
+      if (x1 - frost > 4) {
+        const gone = Math.min(x1, frost + SINK_DAYS * pxPerDay);
+        const h = (cm(frost) / 100) * pxPerM;
+        out.dead.push({
+          key,
+          d: drawDead(frost, gone, ground, h, SINK_DAYS * pxPerDay * 1.15),
+        });
+      }
+    }
+    if (full) {
+      const middle = (x0 + x1) / 2;
+      const half = (stand.label.length * WORD_PX) / 2;
+      const top = Math.max(
+        0.15,
+        ...stand.parts.flatMap((p) =>
+          [-1, 0, 1].map(
+            (k) => courseAt(p.courseCm, (middle + k * half - scale.x(stand.from)) / pxPerDay) / 100,
+          ),
+        ),
+      );
+      out.labels.push({
+        key: stand.id,
+        x: middle,
+        y: ground - top * pxPerM - 12,
+        text: `${stand.label}${stand.open ? ', no end yet' : ''}`,
+        cover: stand.cover,
+        groups: stand.cover ? stand.parts.map((p) => p.group) : undefined,
+      });
+    }
+  }
+  out.notches = s.passes
+    .filter((p) => p.share > 0)
+    .map((p) => ({
+      key: p.id,
+      x: scale.x(p.date),
+      d: notch(
+        scale.x(p.date),
+        ground,
+        (p.depthCm / 100) * pxPerM,
+        p.share,
+        f.fold === 'full' ? 18 : 10,
+      ),
+      text: `${p.name}, ${spokenDate(p.date)}: ${f.us ? `${(p.depthCm / 2.54).toFixed(1)} in` : `${Math.round(p.depthCm)} cm`} deep, ${Math.round(p.share * 100)} % of the ground`,
+    }))
+    .filter((n) => n.x >= scale.x0 && n.x <= scale.x1);
+  const today = scale.x(s.today);
+  if (today >= scale.x0 && today <= scale.x1) out.todayX = today;
+  out.windows = (f.windows ?? [])
+    .map((w) => ({
+      key: w.id,
+      cropId: w.beforeCropId,
+      x0: clip(scale.x(w.from)),
+      x1: clip(scale.x(w.to)),
+      text: `window ${f.figures?.[w.daysFigure]?.text ?? ''} days`,
+    }))
+    .filter((w) => w.x1 - w.x0 > 1);
+  if (f.fold === 'row') return out;
+  out.pins = pinsOf(s.pins, s.today, scale, f.moved ?? {}, full ? 2 : 0);
+  if (!full) return out;
+  out.labels = spread(out.labels, m.top + 4);
+  out.frosts = s.frosts
+    .map((x) => ({
+      x0: clip(scale.x(x.from)),
+      x1: clip(scale.x(x.to)),
+      text: `${spokenDate(x.from, false)} to ${spokenDate(x.to, false)}`,
+    }))
+    .filter((x) => x.x1 - x.x0 > 2);
+  out.flags = flagsOf(f.notes ?? [], scale);
+  return out;
 }
 
-const WORD_PX = 6.2;
+const WORD_PX = 6.4;
 
-/** Moves labels that would lie over one another up by a line. */
-export function spread(labels: Label[]): Label[] {
+/** Moves labels that would lie over one another up by a line, never above the sky. */
+export function spread(labels: Label[], highest: number): Label[] {
   const placed: Label[] = [];
   for (const l of [...labels].sort((a, b) => a.x - b.x)) {
     const half = (l.text.length * WORD_PX) / 2;
-    let y = l.y;
+    let y = Math.max(highest + 8, l.y);
     const hits = () =>
       placed.some(
         (p) => Math.abs(p.y - y) < 13 && Math.abs(p.x - l.x) < half + (p.text.length * WORD_PX) / 2,
       );
-    while (hits() && y > 10) y -= 13;
+    while (hits() && y > highest + 8) y -= 13;
     placed.push({ ...l, y });
   }
   return placed;
-}
-
-function pins(s: Section, scale: TimeScale): Pin[] {
-  const ends = [-Infinity, -Infinity];
-  return s.pins.map((p) => {
-    const x = scale.x(p.date);
-    const text = `${p.label} ${spokenDate(p.date, false)}`;
-    const width = text.length * 6;
-    const row = ends.findIndex((e) => x > e);
-    if (row >= 0) ends[row] = x + width + 16;
-    return {
-      key: p.operationId,
-      x,
-      kind: p.kind,
-      text,
-      spoken: `${p.label} ${spokenDate(p.date)}`,
-      done: p.date <= s.today,
-      row: row < 0 ? 2 : row,
-    };
-  });
 }
 
 function ruler(s: Section, ground: number, pxPerM: number, us: boolean) {
@@ -196,4 +297,19 @@ function ruler(s: Section, ground: number, pxPerM: number, us: boolean) {
     marks.push({ y: ground + i * step * pxPerM, text: us ? `${i * 24} in` : `${i * 50} cm` });
   }
   return marks;
+}
+
+/** What stands at a place in time, with its typical height in m, tallest first. */
+export function standing(s: Section, day: number): { name: string; heightM: number }[] {
+  return s.stands
+    .filter((x) => dayNumber(x.from) <= day && day <= dayNumber(x.to))
+    .flatMap((x) =>
+      x.parts
+        .filter((p) => !p.frostedOn || dayNumber(p.frostedOn) > day)
+        .map((p) => ({
+          name: p.name,
+          heightM: courseAt(p.courseCm, day - dayNumber(x.from)) / 100,
+        })),
+    )
+    .sort((a, b) => b.heightM - a.heightM);
 }

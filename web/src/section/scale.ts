@@ -11,6 +11,13 @@ export function spokenDate(date: string, year = true) {
   return `${Number(d)} ${MONTHS[Number(m) - 1] ?? ''}${year ? ` ${y}` : ''}`;
 }
 
+/** The date, yyyy-mm-dd, of a number of days since 1970. */
+export const dateOf = (day: number) => new Date(day * DAY_MS).toISOString().slice(0, 10);
+
+export const addDays = (date: string, days: number) => dateOf(dayNumber(date) + days);
+
+export const spokenDay = (day: number) => spokenDate(dateOf(day));
+
 export interface TimeScale {
   x0: number;
   x1: number;
@@ -33,6 +40,12 @@ export interface Tick {
   year: boolean;
 }
 
+/** A label as long as its room allows: whole, an initial, or none. */
+function labelled(room: number, width: number, name: string) {
+  if (room < (name.length > 3 ? 30 : Math.min(width, 22) / 2 + 11) || width < 11) return '';
+  return width < 22 && name.length === 3 ? name.slice(0, 1) : name;
+}
+
 /** The first of every month in the span; January is the year. */
 export function months(scale: TimeScale): Tick[] {
   const ticks: Tick[] = [];
@@ -48,11 +61,12 @@ export function months(scale: TimeScale): Tick[] {
     const next = Date.UTC(y, m + 1, 1) / DAY_MS;
     if (first < scale.from) continue;
     const width = (next - first) * px;
+    const x = scale.x0 + (first - scale.from) * px;
     const name = MONTHS[m] ?? '';
     ticks.push({
-      x: scale.x0 + (first - scale.from) * px,
+      x,
       width,
-      label: m === 0 ? String(y) : width < 11 ? '' : width < 22 ? name.slice(0, 1) : name,
+      label: labelled(scale.x1 - x, width, m === 0 ? String(y) : name),
       year: m === 0,
     });
   }

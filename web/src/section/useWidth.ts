@@ -12,5 +12,5 @@ export function useWidth(fallback: number): [(el: HTMLElement | null) => void, n
     watch.observe(el);
     return () => watch.disconnect();
   }, []);
-  return [ref as (el: HTMLElement | null) => void, width];
+  return [ref, width];
 }

@@ -2,17 +2,12 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 
 import { api, Refusal, taken, type Lot } from '../api/client';
+import { TopBar } from '../app/TopBar';
 import { newId, tidy } from '../plan/edit';
 import { spokenDate } from '../section/scale';
 import { Panel } from '../ui/Panel';
-import {
-  DateField,
-  NumberField,
-  problemAt,
-  QuantityField,
-  SelectField,
-  TextField,
-} from '../ui/inputs';
+import { DateField } from '../ui/DateField';
+import { NumberField, problemAt, QuantityField, SelectField, TextField } from '../ui/inputs';
 
 type Draft = Partial<Lot> & { id: string };
 
@@ -187,94 +182,97 @@ export function SeedStorePage() {
   const money = (q: Lot['price']) =>
     q ? `${q.value} ${q.unit.replace('¤', 'per ').replace('per /', 'per ')}` : '–';
   return (
-    <main className="px-4 pb-10 max-[640px]:px-2">
-      <div className="flex flex-wrap items-baseline gap-4 py-3">
-        <h1 className="text-[22px] font-bold">Seed store</h1>
-        <button type="button" className="btn btn-main" onClick={() => setEditing(blank())}>
-          New lot
-        </button>
-        <span className="text-[13.5px] text-ink2 italic">
-          prices are in the currency of the farm that uses the lot
-        </span>
-      </div>
-      {lots.isError && (
-        <p role="alert" className="text-hand">
-          The lots could not be read.
-        </p>
-      )}
-      {lots.isPending && <p className="italic">reading the lots</p>}
-      {lots.data?.length === 0 && (
-        <p className="py-4 text-ink2 italic">No lot yet. Type one from its tag.</p>
-      )}
-      {(lots.data?.length ?? 0) > 0 && (
-        <div className="overflow-x-auto">
-          <table className="w-full">
-            <thead>
-              <tr className="border-b border-ink text-left text-[12.5px]">
-                <th className="py-1">species</th>
-                <th>lot</th>
-                <th className="text-right">purity %</th>
-                <th className="text-right">germination %</th>
-                <th className="text-right">hard seed %</th>
-                <th className="pl-6">tested</th>
-                <th className="text-right">price</th>
-                <th className="text-right">bag</th>
-                <th className="pl-6">inoculated</th>
-                <th>supplier</th>
-                <th />
-              </tr>
-            </thead>
-            <tbody>
-              {lots.data?.map((l) => (
-                <tr key={l.id} className="border-b border-rule2">
-                  <td className="py-1 font-bold">{name(l.species)}</td>
-                  <td>{l.label}</td>
-                  <td className="fig text-right">{l.purityPercent}</td>
-                  <td className="fig text-right">{l.germinationPercent}</td>
-                  <td className="fig text-right">
-                    {l.hardSeedPercent ?? '–'}
-                    {l.germinationIncludesHardSeed ? ' included' : ''}
-                  </td>
-                  <td className="fig pl-6">{l.testedOn ? spokenDate(l.testedOn) : '–'}</td>
-                  <td className="fig text-right">{money(l.price)}</td>
-                  <td className="fig text-right">
-                    {l.bagSize ? `${l.bagSize.value} ${l.bagSize.unit}` : '–'}
-                  </td>
-                  <td className="pl-6">{l.inoculated ? 'yes' : 'no'}</td>
-                  <td>{l.supplier ?? ''}</td>
-                  <td className="text-right whitespace-nowrap">
-                    <button
-                      type="button"
-                      className="link mr-3 text-[13px]"
-                      aria-label={`Change ${l.label}`}
-                      onClick={() => setEditing(l)}
-                    >
-                      change
-                    </button>
-                    <button
-                      type="button"
-                      className="link text-[13px]"
-                      aria-label={`Remove ${l.label}`}
-                      onClick={() => remove.mutate(l.id)}
-                    >
-                      remove
-                    </button>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+    <>
+      <TopBar />
+      <main className="px-4 pb-10 max-[640px]:px-2">
+        <div className="flex flex-wrap items-baseline gap-4 py-3">
+          <h1 className="text-[22px] font-bold">Seed store</h1>
+          <button type="button" className="btn btn-main" onClick={() => setEditing(blank())}>
+            New lot
+          </button>
+          <span className="text-[13.5px] text-ink2 italic">
+            prices are in the currency of the farm that uses the lot
+          </span>
         </div>
-      )}
-      <Panel
-        title={editing?.label ? `Lot ${editing.label}` : 'New lot'}
-        open={editing !== undefined}
-        onOpenChange={(o) => !o && setEditing(undefined)}
-      >
-        {editing && (
-          <LotForm key={editing.id} draft={editing} onDone={() => setEditing(undefined)} />
+        {lots.isError && (
+          <p role="alert" className="text-hand">
+            The lots could not be read.
+          </p>
         )}
-      </Panel>
-    </main>
+        {lots.isPending && <p className="italic">reading the lots</p>}
+        {lots.data?.length === 0 && (
+          <p className="py-4 text-ink2 italic">No lot yet. Type one from its tag.</p>
+        )}
+        {(lots.data?.length ?? 0) > 0 && (
+          <div className="overflow-x-auto">
+            <table className="w-full">
+              <thead>
+                <tr className="border-b border-ink text-left text-[12.5px]">
+                  <th className="py-1">species</th>
+                  <th>lot</th>
+                  <th className="text-right">purity %</th>
+                  <th className="text-right">germination %</th>
+                  <th className="text-right">hard seed %</th>
+                  <th className="pl-6">tested</th>
+                  <th className="text-right">price</th>
+                  <th className="text-right">bag</th>
+                  <th className="pl-6">inoculated</th>
+                  <th>supplier</th>
+                  <th />
+                </tr>
+              </thead>
+              <tbody>
+                {lots.data?.map((l) => (
+                  <tr key={l.id} className="border-b border-rule2">
+                    <td className="py-1 font-bold">{name(l.species)}</td>
+                    <td>{l.label}</td>
+                    <td className="fig text-right">{l.purityPercent}</td>
+                    <td className="fig text-right">{l.germinationPercent}</td>
+                    <td className="fig text-right">
+                      {l.hardSeedPercent ?? '–'}
+                      {l.germinationIncludesHardSeed ? ' included' : ''}
+                    </td>
+                    <td className="fig pl-6">{l.testedOn ? spokenDate(l.testedOn) : '–'}</td>
+                    <td className="fig text-right">{money(l.price)}</td>
+                    <td className="fig text-right">
+                      {l.bagSize ? `${l.bagSize.value} ${l.bagSize.unit}` : '–'}
+                    </td>
+                    <td className="pl-6">{l.inoculated ? 'yes' : 'no'}</td>
+                    <td>{l.supplier ?? ''}</td>
+                    <td className="text-right whitespace-nowrap">
+                      <button
+                        type="button"
+                        className="link mr-3 text-[13px]"
+                        aria-label={`Change ${l.label}`}
+                        onClick={() => setEditing(l)}
+                      >
+                        change
+                      </button>
+                      <button
+                        type="button"
+                        className="link text-[13px]"
+                        aria-label={`Remove ${l.label}`}
+                        onClick={() => remove.mutate(l.id)}
+                      >
+                        remove
+                      </button>
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        )}
+        <Panel
+          title={editing?.label ? `Lot ${editing.label}` : 'New lot'}
+          open={editing !== undefined}
+          onOpenChange={(o) => !o && setEditing(undefined)}
+        >
+          {editing && (
+            <LotForm key={editing.id} draft={editing} onDone={() => setEditing(undefined)} />
+          )}
+        </Panel>
+      </main>
+    </>
   );
 }

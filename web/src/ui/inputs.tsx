@@ -133,7 +133,7 @@ export function QuantityField({ value, units, onChange, currency, ...rest }: Qua
 interface SelectProps {
   label: string;
   value: string;
-  options: { id: string; name: string }[];
+  options: { id: string; name: string; under?: string }[];
   onChange: (v: string) => void;
   empty?: string;
   hideLabel?: boolean;
@@ -141,8 +141,18 @@ interface SelectProps {
   disabled?: boolean;
 }
 
+/** One of a list; options that stand under a heading are grouped. */
 export function SelectField(props: SelectProps) {
   const id = useId();
+  const headings = [...new Set(props.options.map((o) => o.under))];
+  const choices = (under: string | undefined) =>
+    props.options
+      .filter((o) => o.under === under)
+      .map((o) => (
+        <option key={o.id} value={o.id}>
+          {o.name}
+        </option>
+      ));
   return (
     <span className="inline-flex flex-col">
       <label htmlFor={id} className={props.hideLabel ? 'sr-only' : 'text-[13px] text-ink2'}>
@@ -156,61 +166,16 @@ export function SelectField(props: SelectProps) {
         onChange={(e) => props.onChange(e.target.value)}
       >
         {props.empty !== undefined && <option value="">{props.empty}</option>}
-        {props.options.map((o) => (
-          <option key={o.id} value={o.id}>
-            {o.name}
-          </option>
-        ))}
+        {headings.map((h) =>
+          h ? (
+            <optgroup key={h} label={h}>
+              {choices(h)}
+            </optgroup>
+          ) : (
+            choices(h)
+          ),
+        )}
       </select>
-    </span>
-  );
-}
-
-/** A day; taken as soon as it is a whole date. */
-export function DateField(props: {
-  label: string;
-  value: string | undefined;
-  onChange: (day: string) => void;
-  hideLabel?: boolean;
-  disabled?: boolean;
-}) {
-  const id = useId();
-  const [text, setText] = useState(props.value ?? '');
-  const [known, setKnown] = useState(props.value);
-  const [wrong, setWrong] = useState('');
-  if (known !== props.value) {
-    setKnown(props.value);
-    setText(props.value ?? '');
-  }
-  const take = (day: string) => {
-    setText(day);
-    const year = Number(day.slice(0, 4));
-    if (day && (year < 1950 || year > 2099)) {
-      // the year is still being typed, or cannot be
-      setWrong(year > 999 ? 'a year from 1950 to 2099' : '');
-      return;
-    }
-    setWrong('');
-    if (day !== (props.value ?? '')) props.onChange(day);
-  };
-  return (
-    <span className="inline-flex flex-col">
-      <label htmlFor={id} className={props.hideLabel ? 'sr-only' : 'text-[13px] text-ink2'}>
-        {props.label}
-      </label>
-      <input
-        id={id}
-        type="date"
-        value={text}
-        disabled={props.disabled}
-        aria-invalid={wrong ? true : undefined}
-        onChange={(e) => take(e.target.value)}
-      />
-      {wrong && (
-        <span role="alert" className="text-[12.5px] text-hand">
-          {wrong}
-        </span>
-      )}
     </span>
   );
 }

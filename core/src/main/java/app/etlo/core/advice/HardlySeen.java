@@ -1,6 +1,7 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.quantity.Shown;
+import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -35,12 +36,12 @@ final class HardlySeen extends Judgement {
                                                         .id(),
                                         c.sown(),
                                         b.rates().get(i).component().species().name() + " is "
-                                                + Shown.significant(
-                                                        b.seedShares().get(i).middle())
+                                                + Shown.text(
+                                                        b.seedShares().get(i).middle(), Unit.PERCENT)
                                                 + " % of the seeds: it will hardly be seen.",
                                         List.of("share of seeds "
-                                                + Shown.significant(
-                                                        b.seedShares().get(i).middle()) + " %"),
+                                                + Shown.text(
+                                                        b.seedShares().get(i).middle(), Unit.PERCENT) + " %"),
                                         "a larger share, or leave it out and save its cost"))));
     }
 }

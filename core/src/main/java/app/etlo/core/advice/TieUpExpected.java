@@ -29,14 +29,14 @@ final class TieUpExpected extends Judgement {
                                         c.next().map(n -> n.id()).orElse(c.id()),
                                         c.end().map(e -> e.date()),
                                         "At "
-                                                + Shown.significant(
-                                                        st.nitrogenPercent().middle())
+                                                + Shown.text(
+                                                        st.nitrogenPercent().middle(), Unit.PERCENT)
                                                 + " % N the residue ties nitrogen up: about "
                                                 + s.say(-credit.credit().value().low(), Unit.KG_PER_HA)
                                                 + " is taken from the crop. Place nitrogen beside the row at planting.",
                                         List.of("N content "
-                                                + Shown.significant(
-                                                        st.nitrogenPercent().middle()) + " %"),
+                                                + Shown.text(
+                                                        st.nitrogenPercent().middle(), Unit.PERCENT) + " %"),
                                         "an earlier end, or a legume in the mix"))));
     }
 }

@@ -34,6 +34,7 @@ public record Evaluation(
      * @param value in {@code unit}, unrounded
      * @param text rounded for reading
      * @param low written low end, for banded figures
+     * @param lowValue low end in {@code unit}, unrounded, for banded figures
      */
     public record FigureView(
             String id,
@@ -43,7 +44,9 @@ public record Evaluation(
             String unit,
             Origin origin,
             Optional<String> low,
-            Optional<String> high) {}
+            Optional<String> high,
+            Optional<Double> lowValue,
+            Optional<Double> highValue) {}
 
     public record WindowView(
             String id, String afterCropId, String beforeCropId, LocalDate from, LocalDate to, String daysFigure) {}

@@ -81,7 +81,9 @@ public final class EvaluationWriter {
                 WorkingView.symbol(shown, currency),
                 f.origin(),
                 band.isExact() ? Optional.empty() : Optional.of(Shown.text(band.low(), shown)),
-                band.isExact() ? Optional.empty() : Optional.of(Shown.text(band.high(), shown)));
+                band.isExact() ? Optional.empty() : Optional.of(Shown.text(band.high(), shown)),
+                band.isExact() ? Optional.empty() : Optional.of(band.low()),
+                band.isExact() ? Optional.empty() : Optional.of(band.high()));
     }
 
     private static CropView crop(CropResult c, Evaluated e) {

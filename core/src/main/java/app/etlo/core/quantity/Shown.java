@@ -8,7 +8,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 
 /**
- * How a number is written: about three significant figures, whole numbers from a hundred up, thin groups of thousands, a
+ * How a number is written: as finely as its kind is measured, else about three significant figures; thin groups of thousands, a
  * true minus sign, dates without doubt (12 May 2027). Rounding is for reading only; nothing is computed from it.
  */
 public final class Shown {
@@ -21,11 +21,15 @@ public final class Shown {
         if (unit == Unit.DATE) {
             return date(LocalDate.ofEpochDay(Math.round(value)));
         }
+        double size = Math.abs(value);
         return switch (unit.dimension()) {
             case COUNT, TIME -> plain(value, 0);
-            case MONEY -> plain(value, Math.abs(value) < 1000 ? 2 : 0);
-            case MONEY_PER_AREA, MONEY_PER_MASS ->
-                plain(value, Math.abs(value) < 100 ? 2 : Math.abs(value) < 1000 ? 1 : 0);
+            case MONEY -> plain(value, size < 1000 ? 2 : 0);
+            case MONEY_PER_AREA, MONEY_PER_MASS -> plain(value, size < 100 ? 2 : size < 1000 ? 1 : 0);
+            case MASS_PER_AREA, VOLUME_PER_AREA -> plain(value, size < 1 ? 2 : size < 50 ? 1 : 0);
+            case COUNT_PER_AREA -> plain(value, size < 20 ? 1 : 0);
+            case RATING -> plain(value, size < 10 ? 1 : 0);
+            case SHARE -> unit == Unit.PERCENT ? plain(value, size < 1 ? 2 : 1) : significant(value);
             default -> significant(value);
         };
     }
@@ -40,7 +44,7 @@ public final class Shown {
             return plain(value, 0);
         }
         BigDecimal rounded = new BigDecimal(value).round(new MathContext(3, RoundingMode.HALF_UP));
-        int decimals = Math.max(0, Math.min(4, rounded.scale()));
+        int decimals = Math.max(0, Math.min(4, rounded.stripTrailingZeros().scale()));
         if (size >= 10) {
             decimals = Math.min(decimals, 1);
         }

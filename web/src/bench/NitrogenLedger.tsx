@@ -1,0 +1,171 @@
+import type { Evaluation } from '../api/client';
+import { useOpenPlan } from '../plan/context';
+import { FIG } from '../section/ink';
+import { FigureText } from '../ui/FigureText';
+
+type Figure = Evaluation['figures'][string];
+type Line = { what: string; label: string; aside: string; sign?: string };
+
+const W = 320;
+const ROW = 46;
+
+const bandOf = (f: Figure) => ({
+  low: f.lowValue ?? f.value,
+  middle: f.value,
+  high: f.highValue ?? f.value,
+});
+
+/** A scale of whole steps from the lowest to the highest value. */
+function scaleOf(values: number[]) {
+  const high = Math.max(1, ...values);
+  const low = Math.min(0, ...values);
+  const raw = (high - low) / 5;
+  const size = 10 ** Math.floor(Math.log10(raw));
+  const step = [1, 2, 5, 10].map((k) => k * size).find((s) => s >= raw) ?? raw;
+  const from = Math.floor(low / step) * step;
+  const to = Math.ceil((high * 1.02) / step) * step;
+  const ticks = Array.from(
+    { length: Math.round((to - from) / step) + 1 },
+    (_, i) => from + i * step,
+  );
+  return { x: (v: number) => 6 + ((v - from) / (to - from)) * (W - 12), ticks };
+}
+
+/** Need, credits and what is left, each bar starting where the last balance ended; the stippled part is the band. */
+export function NitrogenLedger({ cropId, local }: { cropId: string; local: boolean }) {
+  const { state } = useOpenPlan();
+  const figure = (what: string) => state.evaluation?.figures[`feed/${cropId}/${what}`];
+  const need = figure('need');
+  const left = figure('leftToBuy');
+  if (!need || !left) return null;
+  const credit = figure('coverCredit');
+  const tieUp = (credit?.value ?? 0) < 0;
+  const lines: Line[] = [
+    {
+      what: 'need',
+      label: 'Need',
+      aside: local ? 'local recommendation' : 'yield goal times factor, before credits',
+    },
+    {
+      what: 'coverCredit',
+      label: tieUp ? 'Tied up by the cover' : 'From the cover',
+      aside: credit
+        ? 'share released in a season, by its nitrogen content'
+        : 'no cover with a biomass and nitrogen content ahead of it',
+      sign: credit && !tieUp ? '−' : '',
+    },
+    { what: 'leftToBuy', label: 'Left to buy', aside: 'need less credits, never below zero' },
+  ];
+  const bands = { need: bandOf(need), left: bandOf(left), credit: credit && bandOf(credit) };
+  const s = scaleOf([
+    0,
+    bands.need.high,
+    bands.left.high,
+    bands.left.low,
+    need.value - (bands.credit?.middle ?? 0),
+  ]);
+  const after = need.value - (bands.credit?.middle ?? 0);
+  const bars = [
+    { a: 0, b: bands.need.middle, low: bands.need.low, high: bands.need.high, fill: 'var(--ink)' },
+    {
+      a: need.value,
+      b: after,
+      low: need.value - (bands.credit?.high ?? 0),
+      high: need.value - (bands.credit?.low ?? 0),
+      fill: tieUp ? 'url(#section-straw)' : 'url(#section-cool-legume)',
+    },
+    { a: 0, b: bands.left.middle, low: bands.left.low, high: bands.left.high, fill: 'none' },
+  ];
+  return (
+    <table className="mt-3 w-full">
+      <thead>
+        <tr className="border-b border-ink text-right text-[12.5px]">
+          <th className="py-0.5 text-left">line</th>
+          <th>low … high</th>
+          <th>{need.unit}</th>
+          <th className="w-[332px] pl-3 max-[900px]:hidden">
+            <svg width={W} height="14" aria-hidden className="block">
+              {s.ticks.map((t) => (
+                <text
+                  key={t}
+                  x={Math.min(W - 8, Math.max(8, s.x(t)))}
+                  y="11"
+                  fontFamily={FIG}
+                  fontSize="11"
+                  textAnchor="middle"
+                  fill="var(--ink2)"
+                >
+                  {t}
+                </text>
+              ))}
+            </svg>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map((l, i) => {
+          const f = figure(l.what);
+          const bar = bars[i]!;
+          const sum = l.what === 'leftToBuy';
+          return (
+            <tr
+              key={l.what}
+              className={sum ? 'border-y-2 border-ink' : 'border-b border-rule2'}
+              style={{ height: ROW }}
+            >
+              <td>
+                <b className={sum ? 'text-[16px]' : ''}>{l.label}</b>
+                <span className="block text-[12.5px] text-ink2 italic">{l.aside}</span>
+              </td>
+              <td className="fig pr-3 text-right text-[13px] whitespace-nowrap text-ink2">
+                {f?.low && `${f.low} … ${f.high}`}
+              </td>
+              <td className="text-right whitespace-nowrap">
+                {l.sign && <span className="fig mr-0.5 text-[18px] font-bold">{l.sign}</span>}
+                <FigureText id={`feed/${cropId}/${l.what}`} big unit={false} />
+              </td>
+              <td className="pl-3 max-[900px]:hidden">
+                {f && (
+                  <svg width={W} height={ROW - 4} aria-hidden className="block">
+                    {s.ticks.map((t) => (
+                      <path
+                        key={t}
+                        d={`M${s.x(t)} 0V${ROW}`}
+                        stroke={t === 0 ? 'var(--ink)' : 'var(--rule2)'}
+                        strokeWidth={t === 0 ? 1.25 : 0.75}
+                      />
+                    ))}
+                    <rect
+                      x={s.x(Math.min(bar.low, bar.high))}
+                      y="7"
+                      width={Math.abs(s.x(bar.high) - s.x(bar.low))}
+                      height={ROW - 18}
+                      fill="none"
+                      stroke="var(--ink)"
+                      strokeWidth="1"
+                      strokeDasharray="1.2 3"
+                    />
+                    <rect
+                      x={s.x(Math.min(bar.a, bar.b))}
+                      y="12"
+                      width={Math.abs(s.x(bar.b) - s.x(bar.a))}
+                      height={ROW - 28}
+                      fill={bar.fill}
+                      stroke="var(--ink)"
+                      strokeWidth="1.1"
+                    />
+                    <path
+                      d={`M${s.x(bar.b)} 7v${ROW - 18}`}
+                      stroke="var(--ink)"
+                      strokeWidth="2.4"
+                    />
+                  </svg>
+                )}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
