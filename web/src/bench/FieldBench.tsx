@@ -89,6 +89,15 @@ function focusOf(step: Step, e: Evaluation | undefined, inHand: string | undefin
   return undefined;
 }
 
+/** The operation whose date the step decides. */
+function inStepOf(step: Step, plan: Plan, e: Evaluation | undefined, inHand: string | undefined) {
+  const cover = coverAhead(plan, e, inHand);
+  if (step.id === 'sow' || step.id === 'end') {
+    return cover && operationOf(plan, step.id, cover.id)?.id;
+  }
+  return step.id === 'plant' && inHand ? operationOf(plan, 'sow', inHand)?.id : undefined;
+}
+
 /** Leaving with something unsaved asks; Ctrl Z takes back. */
 function usePage(session: PlanSession) {
   const queries = useQueryClient();
@@ -209,6 +218,7 @@ export function FieldBench({ loaded }: { loaded: Loaded }) {
               us={us}
               inHand={inHand}
               focus={focus}
+              inStep={inStepOf(step, plan, evaluation, inHand)}
               oneWindow={width < NARROW}
               moved={moved}
               hand={hand}

@@ -128,7 +128,9 @@ export function MixStep({ lots }: StepProps) {
                     {COLUMNS.map((c) => (
                       <th key={c.what} className="px-1">
                         {c.name}
-                        <span className="fig block text-[11.5px]">{unit(c.what)}</span>
+                        <span className="fig block text-[11.5px]">
+                          {unit(c.what) !== c.name && unit(c.what)}
+                        </span>
                       </th>
                     ))}
                     <th>

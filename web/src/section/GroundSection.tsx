@@ -33,6 +33,8 @@ interface Props {
   inHand?: string;
   /** The days the bench is about. */
   focus?: [string, string];
+  /** The operation that the step in hand is about. */
+  inStep?: string;
   /** Show only the days the bench is about, for want of width. */
   oneWindow?: boolean;
   moved: Record<string, string>;
@@ -193,6 +195,7 @@ export function GroundSection(p: Props) {
       <Pins
         d={d}
         full={full}
+        inStep={p.inStep}
         onHold={(on) =>
           setHeld(on ? { from: from ?? section.from, to: to ?? section.to } : undefined)
         }

@@ -28,11 +28,14 @@ function pole(x: number, y: number, h: number) {
 export function Pins({
   d,
   full,
+  inStep,
   onHold,
   hand,
 }: {
   d: DisplayList;
   full: boolean;
+  /** The operation that the step in hand is about. */
+  inStep?: string;
   onHold: (on: boolean) => void;
   hand: SectionHand;
 }) {
@@ -83,7 +86,7 @@ export function Pins({
   return (
     <>
       {d.pins.map((pin) => {
-        const red = held === pin.key || focused === pin.key;
+        const red = held === pin.key || focused === pin.key || inStep === pin.key;
         const ink = red ? 'var(--hand)' : 'var(--ink)';
         const solid = pin.done || pin.kind === 'end';
         const y = d.bottom + RAIL + Math.max(0, pin.row) * ROW;

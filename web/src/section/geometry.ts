@@ -221,7 +221,7 @@ export function layOut(s: Section, f: Frame): DisplayList {
       out.labels.push({
         key: stand.id,
         x: middle,
-        y: ground - top * pxPerM - 12,
+        y: ground - top * pxPerM - 15,
         text: `${stand.label}${stand.open ? ', no end yet' : ''}`,
         cover: stand.cover,
         groups: stand.cover ? stand.parts.map((p) => p.group) : undefined,

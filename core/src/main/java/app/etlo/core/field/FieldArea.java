@@ -14,8 +14,8 @@ import net.sf.geographiclib.PolygonArea;
 
 /** The area of a field: measured on the ellipsoid from its boundary, or as typed. */
 public final class FieldArea {
-    private static final Source KARNEY =
-            Source.identity("Karney 2013, Algorithms for geodesics, Journal of Geodesy 87:43, on the WGS 84 ellipsoid");
+    private static final Source KARNEY = Source.fromMemory(
+            "Karney 2013, Algorithms for geodesics, Journal of Geodesy 87:43, on the WGS 84 ellipsoid, as GeographicLib computes it");
     private static final Formula TYPED =
             Formula.of("Field area", "area", Source.own("the area as typed by the adviser"), "area");
 

@@ -73,6 +73,9 @@ public final class EvaluationWriter {
     static FigureView figure(Figure f, UnitSystem units, String currency) {
         Unit shown = units.shown(f.unit());
         Band band = f.value().map(v -> f.unit().to(shown, v));
+        String low = Shown.text(band.low(), shown);
+        String high = Shown.text(band.high(), shown);
+        boolean told = !low.equals(high);
         return new FigureView(
                 f.id(),
                 f.label(),
@@ -80,10 +83,10 @@ public final class EvaluationWriter {
                 Shown.text(band.middle(), shown),
                 WorkingView.symbol(shown, currency),
                 f.origin(),
-                band.isExact() ? Optional.empty() : Optional.of(Shown.text(band.low(), shown)),
-                band.isExact() ? Optional.empty() : Optional.of(Shown.text(band.high(), shown)),
-                band.isExact() ? Optional.empty() : Optional.of(band.low()),
-                band.isExact() ? Optional.empty() : Optional.of(band.high()));
+                told ? Optional.of(low) : Optional.empty(),
+                told ? Optional.of(high) : Optional.empty(),
+                told ? Optional.of(band.low()) : Optional.empty(),
+                told ? Optional.of(band.high()) : Optional.empty());
     }
 
     private static CropView crop(CropResult c, Evaluated e) {

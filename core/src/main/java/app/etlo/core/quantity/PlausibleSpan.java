@@ -26,7 +26,9 @@ public record PlausibleSpan(double low, double high, Unit unit) {
         }
         List<Slip> found = new ArrayList<>();
         for (Unit other : Unit.values()) {
-            if (other != typed.unit() && other.dimension() == typed.unit().dimension()) {
+            if (other != typed.unit()
+                    && other.dimension() == typed.unit().dimension()
+                    && !other.symbol().isEmpty()) {
                 add(found, new Quantity(typed.value(), other), "typed in " + other.symbol());
             }
         }

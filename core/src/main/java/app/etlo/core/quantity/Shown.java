@@ -22,11 +22,14 @@ public final class Shown {
             return date(LocalDate.ofEpochDay(Math.round(value)));
         }
         double size = Math.abs(value);
+        if (size == 0) {
+            return "0";
+        }
         return switch (unit.dimension()) {
             case COUNT, TIME -> plain(value, 0);
             case MONEY -> plain(value, size < 1000 ? 2 : 0);
             case MONEY_PER_AREA, MONEY_PER_MASS -> plain(value, size < 100 ? 2 : size < 1000 ? 1 : 0);
-            case MASS_PER_AREA, VOLUME_PER_AREA -> plain(value, size < 1 ? 2 : size < 50 ? 1 : 0);
+            case MASS_PER_AREA, VOLUME_PER_AREA -> plain(value, size < 1 ? 2 : size < 20 ? 1 : 0);
             case COUNT_PER_AREA -> plain(value, size < 20 ? 1 : 0);
             case RATING -> plain(value, size < 10 ? 1 : 0);
             case SHARE -> unit == Unit.PERCENT ? plain(value, size < 1 ? 2 : 1) : significant(value);

@@ -10,8 +10,10 @@ import com.fasterxml.jackson.annotation.JsonValue;
 public record Source(String text, Status status) {
     /** How far the source was checked. */
     public enum Status {
-        /** Opened and compared, or exact by definition or derivation. */
+        /** Opened and compared. */
         SEEN("seen"),
+        /** Exact by definition or derivation: nothing to look up. */
+        IDENTITY("identity"),
         /** A named publication, quoted from memory. */
         FROM_MEMORY("from memory"),
         /** Etlo's own rule or an adviser's own value. */
@@ -38,7 +40,7 @@ public record Source(String text, Status status) {
                     return s;
                 }
             }
-            throw new IllegalArgumentException("seen, from memory, own or common practice");
+            throw new IllegalArgumentException("seen, identity, from memory, own or common practice");
         }
     }
 
@@ -49,7 +51,7 @@ public record Source(String text, Status status) {
     }
 
     public static Source identity(String text) {
-        return new Source(text, Status.SEEN);
+        return new Source(text, Status.IDENTITY);
     }
 
     public static Source fromMemory(String text) {

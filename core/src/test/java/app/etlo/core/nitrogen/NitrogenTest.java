@@ -1,0 +1,203 @@
+package app.etlo.core.nitrogen;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.etlo.core.ReferenceProgram;
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.KnowledgeLoader;
+import app.etlo.core.quantity.Quantity;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.termination.Evidence;
+import app.etlo.core.termination.Stand;
+import app.etlo.core.working.Figure;
+import java.util.Optional;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Need, release of the cover's nitrogen, and product arithmetic; US units checked with GNU units. */
+class NitrogenTest {
+    private static final Knowledge KNOWLEDGE = KnowledgeLoader.shipped();
+    private static final Figure TEN_HA = app.etlo.core.field.FieldArea.typed(new Quantity(10, Unit.HECTARE));
+
+    private static CoverCredit credit(Evidence evidence, double kgHa, double nPercent) {
+        return CoverCredit.of("feed/c", Stand.typed("end/v", evidence, new Quantity(kgHa, Unit.KG_PER_HA), nPercent));
+    }
+
+    private static Figure need(double kgHa) {
+        return Need.local("feed/c", new Quantity(kgHa, Unit.KG_PER_HA), "the bulletin of the region");
+    }
+
+    private static LeftToBuy left(double need, Optional<Figure> credit, String product) {
+        return LeftToBuy.of(
+                "feed/c",
+                need(need),
+                credit,
+                Optional.of(KNOWLEDGE.products().get(product)),
+                Optional.of(new Quantity(400, Unit.MONEY_PER_T)),
+                TEN_HA);
+    }
+
+    /** -53.44 + 16.98 sqrt(N in g/kg), reckoned by hand (Vigil and Kissel 1991). */
+    @ParameterizedTest
+    @CsvSource({"1.6, 14.48", "2.5, 31.46", "3.6, 48.44", "0.9, -2.5"})
+    void share_released_by_the_published_rule(double nPercent, double share) {
+        assertThat(credit(Evidence.WEIGHED, 5000, nPercent).released().middle()).isCloseTo(share, within(1e-9));
+    }
+
+    @Test
+    void the_rule_is_zero_at_a_carbon_to_nitrogen_ratio_of_forty_to_forty_five() {
+        assertThat(CoverCredit.ZERO_AT_N_G_KG).isCloseTo(9.905, within(5e-4));
+        // dry plant matter holds 40 to 45 % carbon
+        assertThat(400 / CoverCredit.ZERO_AT_N_G_KG).isBetween(40.0, 45.5);
+        assertThat(450 / CoverCredit.ZERO_AT_N_G_KG).isBetween(40.0, 45.5);
+    }
+
+    @Test
+    void weighed_counts_whole_expected_none_half_whole() {
+        double whole = 5000 * 0.025 * 0.3146;
+        assertThat(credit(Evidence.WEIGHED, 5000, 2.5).credit().value().map(v -> v))
+                .satisfies(b -> assertThat(b.low()).isCloseTo(whole, within(1e-9)));
+        var expected = credit(Evidence.EXPECTED, 5000, 2.5).credit().value();
+        assertThat(expected.low()).isZero();
+        assertThat(expected.middle()).isCloseTo(whole / 2, within(1e-9));
+        assertThat(expected.high()).isCloseTo(whole, within(1e-9));
+    }
+
+    @Test
+    void a_tie_up_that_is_expected_counts_whole_against_the_crop() {
+        var tied = credit(Evidence.EXPECTED, 8000, 0.8).credit().value();
+        assertThat(tied.middle()).isNegative().isEqualTo(tied.low());
+        assertThat(tied.high()).isZero();
+        LeftToBuy l = left(150, Optional.of(credit(Evidence.EXPECTED, 8000, 0.8).credit()), "urea");
+        assertThat(l.left().middle()).isGreaterThan(150);
+    }
+
+    @Test
+    void need_by_yield_goal_is_evaluated_in_the_factors_own_units() {
+        var corn = KNOWLEDGE.crops().get("grain-corn");
+        Figure n = Need.byYieldGoal(
+                        "f",
+                        corn,
+                        Optional.of(new Quantity(160, Unit.BU_PER_AC)),
+                        Optional.of(new Quantity(1.1, Unit.LB_N_PER_BU)))
+                .orElseThrow();
+        assertThat(n.middle()).isCloseTo(176, within(1e-9));
+        assertThat(n.in(Unit.KG_PER_HA))
+                .isCloseTo(ReferenceProgram.units("176 lb/intacre", "kg/hectare"), within(1e-9));
+        // the same goal told as mass: a bushel of corn weighs 56 lb
+        double tHa = ReferenceProgram.units("160 * 56 lb/intacre", "tonne/hectare");
+        Figure same = Need.byYieldGoal(
+                        "f",
+                        corn,
+                        Optional.of(new Quantity(tHa, Unit.T_PER_HA)),
+                        Optional.of(new Quantity(1.1, Unit.LB_N_PER_BU)))
+                .orElseThrow();
+        assertThat(same.middle()).isCloseTo(176, within(1e-9));
+    }
+
+    @Test
+    void the_usual_factor_of_corn_is_a_band_and_a_default() {
+        Figure n = Need.byYieldGoal(
+                        "f",
+                        KNOWLEDGE.crops().get("grain-corn"),
+                        Optional.of(new Quantity(200, Unit.BU_PER_AC)),
+                        Optional.empty())
+                .orElseThrow();
+        assertThat(n.value().low()).isCloseTo(200, within(1e-9));
+        assertThat(n.value().high()).isCloseTo(240, within(1e-9));
+        assertThat(n.origin().id()).isEqualTo("default");
+    }
+
+    @Test
+    void without_a_goal_or_a_factor_there_is_no_need() {
+        assertThat(Need.byYieldGoal("f", KNOWLEDGE.crops().get("grain-corn"), Optional.empty(), Optional.empty()))
+                .isEmpty();
+        assertThat(Need.byYieldGoal(
+                        "f",
+                        KNOWLEDGE.crops().get("potato"),
+                        Optional.of(new Quantity(40, Unit.T_PER_HA)),
+                        Optional.empty()))
+                .isEmpty();
+    }
+
+    @Test
+    void product_arithmetic_of_solid_and_liquid_products() {
+        // 63 lb N are 300 lb of ammonium sulfate 21-0-0
+        double n = ReferenceProgram.units("63 lb/intacre", "kg/hectare");
+        assertThat(left(n, Optional.empty(), "ammonium-sulfate")
+                        .productKgHa()
+                        .orElseThrow()
+                        .in(Unit.LB_PER_AC))
+                .isCloseTo(300, within(1e-9));
+        // UAN 28 % at 10.66 lb/gal holds 2.98 lb N a gallon, UAN 32 % at 11.06 lb/gal 3.54
+        double hundred = ReferenceProgram.units("100 lb/intacre", "kg/hectare");
+        assertThat(100
+                        / left(hundred, Optional.empty(), "uan28")
+                                .productLHa()
+                                .orElseThrow()
+                                .middle())
+                .isCloseTo(2.98, within(0.005));
+        assertThat(100
+                        / left(hundred, Optional.empty(), "uan32")
+                                .productLHa()
+                                .orElseThrow()
+                                .middle())
+                .isCloseTo(3.54, within(0.005));
+        assertThat(left(hundred, Optional.empty(), "urea").productLHa()).isEmpty();
+    }
+
+    @Test
+    void an_organic_product_is_bought_by_what_becomes_available() {
+        LeftToBuy l = left(60, Optional.empty(), "feather-meal");
+        assertThat(l.productKgHa().orElseThrow().middle()).isCloseTo(60 / (0.12 * 0.75), within(1e-9));
+        assertThat(l.forField().orElseThrow().middle()).isCloseTo(10 * 60 / 0.09, within(1e-6));
+        assertThat(l.costPerHa().orElseThrow().middle()).isCloseTo(60 / 0.09 * 0.4, within(1e-9));
+    }
+
+    @Property
+    void what_is_left_is_never_below_zero_and_never_more_for_more_credit(
+            @ForAll @DoubleRange(min = 0, max = 300) double need,
+            @ForAll @DoubleRange(min = 500, max = 12_000) double biomass,
+            @ForAll @DoubleRange(min = 1, max = 5) double nPercent) {
+        double a = left(
+                        need,
+                        Optional.of(credit(Evidence.WEIGHED, biomass, nPercent).credit()),
+                        "urea")
+                .left()
+                .middle();
+        double b = left(
+                        need,
+                        Optional.of(credit(Evidence.WEIGHED, biomass + 500, nPercent)
+                                .credit()),
+                        "urea")
+                .left()
+                .middle();
+        double expected = left(
+                        need,
+                        Optional.of(credit(Evidence.EXPECTED, biomass, nPercent).credit()),
+                        "urea")
+                .left()
+                .middle();
+        assertThat(a).isNotNegative();
+        assertThat(b).isLessThanOrEqualTo(a + 1e-9);
+        assertThat(expected).isGreaterThanOrEqualTo(a - 1e-9);
+    }
+
+    @Property
+    void product_bought_holds_the_nitrogen_left(@ForAll @DoubleRange(min = 0, max = 400) double need) {
+        KNOWLEDGE.products().all().forEach(p -> {
+            double n = left(need, Optional.empty(), p.id())
+                            .productKgHa()
+                            .orElseThrow()
+                            .middle()
+                    * p.nShare()
+                    * p.availableShare();
+            assertThat(n).as(p.id()).isCloseTo(need, within(1e-9));
+        });
+    }
+}

@@ -1,0 +1,44 @@
+package app.etlo.core.quantity;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+
+/** The slips that occur: pounds for kilograms, tonnes for kilograms, a fraction for a percentage. */
+class PlausibleSpanTest {
+    private static final PlausibleSpan BIOMASS = new PlausibleSpan(200, 16_000, Unit.KG_PER_HA);
+
+    @Test
+    void five_kilograms_of_biomass_were_tonnes() {
+        assertThat(BIOMASS.slips(new Quantity(5.2, Unit.KG_PER_HA)))
+                .extracting(s -> s.meant())
+                .contains(new Quantity(5.2, Unit.T_PER_HA));
+    }
+
+    @Test
+    void a_fraction_typed_for_a_percentage_is_seen() {
+        PlausibleSpan germination = new PlausibleSpan(20, 100, Unit.PERCENT);
+        assertThat(germination.slips(new Quantity(0.92, Unit.PERCENT)))
+                .extracting(s -> s.because())
+                .contains("a fraction typed for a percentage");
+    }
+
+    @Test
+    void a_missing_decimal_point_is_seen() {
+        PlausibleSpan content = new PlausibleSpan(0.5, 6, Unit.PERCENT);
+        assertThat(content.slips(new Quantity(25, Unit.PERCENT)))
+                .anySatisfy(s -> assertThat(s.meant().in(Unit.PERCENT)).isEqualTo(2.5));
+    }
+
+    @Property
+    void every_slip_offered_would_be_believed(@ForAll @DoubleRange(min = 0, max = 1e6) double typed) {
+        Quantity q = new Quantity(typed, Unit.LB_PER_AC);
+        assertThat(BIOMASS.slips(q)).allMatch(s -> BIOMASS.holds(s.meant()));
+        if (BIOMASS.holds(q)) {
+            assertThat(BIOMASS.slips(q)).isEmpty();
+        }
+    }
+}

@@ -1,0 +1,135 @@
+package app.etlo.core.tillage;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.KnowledgeLoader;
+import app.etlo.core.quantity.Quantity;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.working.Figure;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The soil tillage intensity rating, each value reckoned by hand from the published product of five factors. */
+class DisturbanceTest {
+    private static final Knowledge KNOWLEDGE = KnowledgeLoader.shipped();
+    private static final LocalDate DAY = LocalDate.of(2027, 5, 1);
+
+    private static Pass pass(String operation) {
+        return Pass.usual(operation, DAY, KNOWLEDGE.operations().get(operation));
+    }
+
+    private static double rating(Pass p) {
+        return DisturbanceRating.of("plant/c", p).middle();
+    }
+
+    /** Speed mph, type weight, depth in, share: 0.5 x speed x 3.25 x type x depth x share. */
+    @ParameterizedTest
+    @CsvSource({
+        "mouldboard-plough, 65.0",
+        "chisel-plough, 41.6",
+        "tandem-disc, 32.5",
+        "field-cultivator, 31.2",
+        "no-till-planter, 2.4375",
+        "no-till-drill, 2.925",
+        "sprayer, 0",
+        "broadcast-spreader, 0",
+    })
+    void usual_passes(String operation, double byHand) {
+        assertThat(rating(pass(operation))).isCloseTo(byHand, within(1e-9));
+    }
+
+    @Test
+    void what_is_typed_wins_over_the_library() {
+        Pass p = new Pass(
+                "x",
+                DAY,
+                KNOWLEDGE.operations().get("tandem-disc"),
+                Optional.of(new Quantity(6.437376, Unit.KM_PER_H)),
+                Optional.of(new Quantity(7.62, Unit.CENTIMETRE)),
+                Optional.of(0.5));
+        // 4 mph, 3 in, half the ground: 0.5 x 4 x 3.25 x 0.8 x 3 x 0.5
+        assertThat(rating(p)).isCloseTo(7.8, within(1e-9));
+        assertThat(DisturbanceRating.of("plant/c", p).working().inputs())
+                .filteredOn(i -> i.origin().id().equals("entered"))
+                .extracting(i -> i.symbol())
+                .containsExactlyInAnyOrder("speed", "depth", "share");
+    }
+
+    @Property
+    void deeper_faster_and_wider_never_disturb_less(
+            @ForAll @DoubleRange(min = 1, max = 40) double cm,
+            @ForAll @DoubleRange(min = 1, max = 15) double kmh,
+            @ForAll @DoubleRange(min = 0.05, max = 0.9) double share) {
+        var disc = KNOWLEDGE.operations().get("tandem-disc");
+        double base = rating(new Pass("x", DAY, disc, speed(kmh), depth(cm), Optional.of(share)));
+        assertThat(rating(new Pass("x", DAY, disc, speed(kmh), depth(cm + 1), Optional.of(share))))
+                .isGreaterThan(base);
+        assertThat(rating(new Pass("x", DAY, disc, speed(kmh + 1), depth(cm), Optional.of(share))))
+                .isGreaterThan(base);
+        assertThat(rating(new Pass("x", DAY, disc, speed(kmh), depth(cm), Optional.of(share + 0.1))))
+                .isGreaterThan(base);
+    }
+
+    private static Optional<Quantity> speed(double kmh) {
+        return Optional.of(new Quantity(kmh, Unit.KM_PER_H));
+    }
+
+    private static Optional<Quantity> depth(double cm) {
+        return Optional.of(new Quantity(cm, Unit.CENTIMETRE));
+    }
+
+    @Property
+    void the_sum_is_the_sum_in_any_order(@ForAll @IntRange(min = 0, max = 8) int n) {
+        List<Figure> ratings = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            ratings.add(DisturbanceRating.of(
+                    "p",
+                    pass(List.copyOf(KNOWLEDGE.operations().byId().keySet()).get(i * 3))));
+        }
+        double sum = DisturbanceRating.sum("p", ratings).middle();
+        Collections.reverse(ratings);
+        assertThat(DisturbanceRating.sum("p", ratings).middle()).isCloseTo(sum, within(1e-9));
+        assertThat(sum).isCloseTo(ratings.stream().mapToDouble(Figure::middle).sum(), within(1e-9));
+    }
+
+    @Test
+    void strips_disturb_their_width_of_the_row() {
+        // 10 in strips on 30 in rows are a third, in whatever units they are typed
+        assertThat(StripShare.of("p", new Quantity(10, Unit.INCH), new Quantity(76.2, Unit.CENTIMETRE))
+                        .middle())
+                .isCloseTo(100.0 / 3, within(1e-9));
+        Pass strip = new Pass(
+                "s",
+                DAY,
+                KNOWLEDGE.operations().get("strip-till-unit"),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(0.25));
+        assertThat(StripShare.ofPlanting("p", List.of(strip, pass("no-till-planter")))
+                        .middle())
+                .isEqualTo(25);
+    }
+
+    @Test
+    void residue_follows_the_definition_of_the_harvest_index() {
+        // wheat 6 t/ha at 13.5 % water and harvest index 0.45: 6000 x 0.865 x 0.55 / 0.45
+        var wheat = KNOWLEDGE.crops().get("winter-wheat");
+        var goal = Optional.of(new Quantity(6, Unit.T_PER_HA));
+        assertThat(HarvestResidue.of("p", wheat, goal).orElseThrow().middle())
+                .isCloseTo(6000 * 0.865 * 0.55 / 0.45, within(1e-9));
+        assertThat(HarvestResidue.of("p", KNOWLEDGE.crops().get("potato"), Optional.empty()))
+                .isEmpty();
+    }
+}
