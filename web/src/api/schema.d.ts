@@ -596,7 +596,7 @@ export interface components {
             rule: string;
             source: string;
             /** @enum {string} */
-            status: "seen" | "from memory" | "own" | "common practice";
+            status: "seen" | "identity" | "from memory" | "own" | "common practice";
             /** @enum {string} */
             step: "field" | "aims" | "rotation" | "mix" | "sow" | "end" | "plant" | "feed";
             subject: string;
@@ -817,7 +817,7 @@ export interface components {
             resultText: string;
             source: string;
             /** @enum {string} */
-            status: "seen" | "from memory" | "own" | "common practice";
+            status: "seen" | "identity" | "from memory" | "own" | "common practice";
             unit: string;
         };
     };

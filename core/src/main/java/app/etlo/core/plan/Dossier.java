@@ -63,7 +63,7 @@ public record Dossier(String format, int version, PlanDocument plan, Context con
     }
 
     private static void requireWhole(Context context) {
-        if (context.farm() == null || context.field() == null) {
+        if (context == null || context.farm() == null || context.field() == null) {
             throw new Refused("/context", "a dossier holds the farm and the field of its plan");
         }
     }

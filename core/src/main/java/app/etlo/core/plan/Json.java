@@ -5,12 +5,16 @@ import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.StreamReadConstraints;
 import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
+import com.fasterxml.jackson.databind.exc.InvalidFormatException;
+import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
 import com.fasterxml.jackson.datatype.jsr310.JavaTimeModule;
+import java.time.LocalDate;
 
 /** The one way Etlo writes and reads its documents: members in a fixed order, absent ones left out, nothing unknown taken. */
 public final class Json {
@@ -56,7 +60,8 @@ public final class Json {
         try {
             return MAPPER.treeToValue(node, type);
         } catch (JsonProcessingException e) {
-            throw new Refused(pointer(e), cause(e));
+            Problem p = problem(e);
+            throw new Refused(p.pointer(), p.message());
         }
     }
 
@@ -78,22 +83,35 @@ public final class Json {
         }
     }
 
-    private static String pointer(JsonProcessingException e) {
-        if (!(e instanceof com.fasterxml.jackson.databind.JsonMappingException m)) {
-            return "";
+    /**
+     * What was wrong with a document that could not be read, at its place and in plain words: nothing of the program's own
+     * names.
+     */
+    public static Problem problem(JsonProcessingException e) {
+        if (e instanceof JsonMappingException m) {
+            StringBuilder pointer = new StringBuilder();
+            m.getPath()
+                    .forEach(r ->
+                            pointer.append('/').append(r.getFieldName() == null ? r.getIndex() : r.getFieldName()));
+            return new Problem(pointer.toString(), plainly(m));
         }
-        StringBuilder pointer = new StringBuilder();
-        m.getPath()
-                .forEach(r -> pointer.append('/').append(r.getFieldName() == null ? r.getIndex() : r.getFieldName()));
-        return pointer.toString();
+        return new Problem("", "this is no readable JSON: " + e.getOriginalMessage());
     }
 
-    private static String cause(JsonProcessingException e) {
-        Throwable root = e;
-        while (root.getCause() != null && root.getCause() != root) {
-            root = root.getCause();
+    private static String plainly(JsonMappingException e) {
+        if (e instanceof UnrecognizedPropertyException u) {
+            return "'" + u.getPropertyName() + "' is not known here";
         }
-        String message = root instanceof JsonProcessingException j ? j.getOriginalMessage() : root.getMessage();
-        return message.length() > 200 ? message.substring(0, 200) : message;
+        if (e instanceof InvalidFormatException f) {
+            String typed = String.valueOf(f.getValue());
+            String kind = f.getTargetType() == LocalDate.class ? "a date such as 2027-05-12" : "a value that fits here";
+            return "'" + (typed.length() > 40 ? typed.substring(0, 40) : typed) + "' is not " + kind;
+        }
+        for (Throwable t = e.getCause(); t != null; t = t.getCause()) {
+            if (t instanceof IllegalArgumentException && t.getMessage() != null) {
+                return t.getMessage();
+            }
+        }
+        return "a value is missing here, or is of another kind than expected";
     }
 }

@@ -34,7 +34,7 @@ class PlanReaderTest {
                     "kind": "harvest", "subject": "c1"           | "kind": "harvest"                             | /plan/operations/1/subject                  | names the crop or cover
                     "kind": "harvest", "subject": "c2"           | "kind": "harvest", "subject": "c1"            | /plan/operations/5/subject                  | already has a harvest
                     "2026-07-10"                                 | "10.7.2026"                                   | /plan/operations/1/when/on                  | pattern
-                    "2026-07-10"                                 | "2026-02-30"                                  | /plan/operations/1/when/on                  | Invalid date
+                    "2026-07-10"                                 | "2026-02-30"                                  | /plan/operations/1/when/on                  | is not a date
                     "2026-07-10"                                 | "1826-07-10"                                  | /plan/operations/1/when/on                  | pattern
                     "method": "drilled"                          | "method": "thrown"                            | /plan/operations/2/params/method            | no method of the library
                     "stripWidth": {"value": 10, "unit": "in"}    | "stripWidth": {"value": 40, "unit": "in"}     | /plan/operations/4/params/stripWidth/value  | no wider than its row

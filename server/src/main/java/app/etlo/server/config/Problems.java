@@ -1,6 +1,7 @@
 package app.etlo.server.config;
 
 import app.etlo.core.field.BoundaryRefused;
+import app.etlo.core.plan.Json;
 import app.etlo.core.plan.Problem;
 import app.etlo.core.plan.Refused;
 import com.fasterxml.jackson.core.JsonProcessingException;
@@ -72,10 +73,10 @@ class Problems extends ResponseEntityExceptionHandler {
                 pointer = path.toString();
             }
         }
-        String message = e.getCause() instanceof JsonProcessingException j
-                ? j.getOriginalMessage()
-                : "the request has no readable body";
-        return List.of(new Problem(pointer, message.length() > 200 ? message.substring(0, 200) : message));
+        return List.of(
+                e.getCause() instanceof JsonProcessingException j
+                        ? Json.problem(j)
+                        : new Problem("", "the request has no readable body"));
     }
 
     private static ProblemDetail detail(List<Problem> problems) {

@@ -56,9 +56,10 @@ class DemoData implements ApplicationRunner {
         }
         Resource[] files = new PathMatchingResourcePatternResolver().getResources("classpath:demo/*.json");
         Arrays.sort(files, Comparator.comparing(Resource::getFilename));
+        int year = LocalDate.now(clock).getYear();
         Adviser adviser = accounts.open("Ferrin Valley Advice", EMAIL, password);
         for (Resource file : files) {
-            String text = shifted(file.getContentAsString(StandardCharsets.UTF_8));
+            String text = shifted(file.getContentAsString(StandardCharsets.UTF_8), year);
             Dossier dossier = Dossier.read(text, reader, knowledge);
             Workspace.acting(adviser.workspaceId(), () -> {
                 imports.take(dossier, EMAIL);
@@ -68,8 +69,7 @@ class DemoData implements ApplicationRunner {
     }
 
     /** The demo's years are written Y-1, Y0, Y+1 and Y+2 around this one, so that it never ages. */
-    private String shifted(String text) {
-        int year = LocalDate.now(clock).getYear();
+    static String shifted(String text, int year) {
         return text.replace("Y-1-", year - 1 + "-")
                 .replace("Y0-", year + "-")
                 .replace("Y+1-", year + 1 + "-")

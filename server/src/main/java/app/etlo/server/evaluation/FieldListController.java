@@ -7,7 +7,6 @@ import app.etlo.core.plan.Evaluation;
 import app.etlo.core.plan.EvaluationWriter;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.Refused;
-import app.etlo.server.account.Adviser;
 import app.etlo.server.farm.FarmStore;
 import app.etlo.server.plan.PlanStore;
 import java.time.LocalDate;
@@ -15,7 +14,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -51,9 +49,9 @@ class FieldListController {
     record TopNote(Weight weight, String text) {}
 
     @GetMapping("/api/fields")
-    List<FieldSummary> fields(@RequestParam LocalDate asOf, @AuthenticationPrincipal Adviser adviser) {
+    List<FieldSummary> fields(@RequestParam LocalDate asOf) {
         return farms.fields().stream()
-                .map(f -> summary(f, asOf, adviser))
+                .map(f -> summary(f, asOf))
                 .sorted(Comparator.comparing(
                         s -> s.next().map(Evaluation.NextDecision::date).orElse(LocalDate.MAX)))
                 .toList();
@@ -72,8 +70,10 @@ class FieldListController {
         return farms.put(field);
     }
 
-    private FieldSummary summary(FieldEntry field, LocalDate asOf, Adviser adviser) {
-        PlanDocument plan = plans.ofField(field.id(), adviser.email()).plan();
+    private FieldSummary summary(FieldEntry field, LocalDate asOf) {
+        PlanDocument plan = plans.findOfField(field.id())
+                .map(PlanStore.Saved::plan)
+                .orElseGet(() -> PlanDocument.empty("none", field.id()));
         Evaluation e = EvaluationWriter.write(evaluations.evaluate(plan, asOf));
         Evaluation.FigureView area = e.figures().get("field/area");
         return new FieldSummary(

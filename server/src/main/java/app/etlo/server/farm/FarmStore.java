@@ -57,6 +57,13 @@ public class FarmStore {
         return findFarm(id).orElseThrow(() -> new NotFound("farm"));
     }
 
+    /** Lets nobody else work on a field until the transaction ends. */
+    public void lockField(String id) {
+        if (fields.lockByRef(id).isEmpty()) {
+            throw new NotFound("field");
+        }
+    }
+
     public FieldEntry field(String id) {
         return findField(id).orElseThrow(() -> new NotFound("field"));
     }

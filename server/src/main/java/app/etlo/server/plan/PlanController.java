@@ -3,7 +3,6 @@ package app.etlo.server.plan;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.Refused;
 import app.etlo.server.account.Adviser;
-import app.etlo.server.farm.FarmStore;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
@@ -21,16 +20,13 @@ import org.springframework.web.bind.annotation.RestController;
 class PlanController {
     private static final String REQUEST_ID = "X-Request-Id";
     private final PlanStore store;
-    private final FarmStore farms;
 
-    PlanController(PlanStore store, FarmStore farms) {
+    PlanController(PlanStore store) {
         this.store = store;
-        this.farms = farms;
     }
 
     @GetMapping("/api/fields/{fieldId}/plan")
     PlanStore.Saved ofField(@PathVariable String fieldId, @AuthenticationPrincipal Adviser adviser) {
-        farms.field(fieldId);
         return store.ofField(fieldId, adviser.email());
     }
 

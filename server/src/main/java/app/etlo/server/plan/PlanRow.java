@@ -40,10 +40,6 @@ class PlanRow {
         return id;
     }
 
-    String ref() {
-        return ref;
-    }
-
     String fieldRef() {
         return fieldRef;
     }

@@ -5,6 +5,7 @@ import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.PlanReader;
 import app.etlo.core.plan.Refused;
 import app.etlo.server.documents.NotFound;
+import app.etlo.server.farm.FarmStore;
 import java.time.Clock;
 import java.util.Optional;
 import java.util.UUID;
@@ -19,8 +20,10 @@ public class PlanStore {
     private final RevisionRepository revisions;
     private final PlanReader reader;
     private final Clock clock;
+    private final FarmStore farms;
 
-    PlanStore(PlanRepository plans, RevisionRepository revisions, PlanReader reader, Clock clock) {
+    PlanStore(PlanRepository plans, RevisionRepository revisions, PlanReader reader, Clock clock, FarmStore farms) {
+        this.farms = farms;
         this.plans = plans;
         this.revisions = revisions;
         this.reader = reader;
@@ -45,11 +48,17 @@ public class PlanStore {
         }
     }
 
-    /** The plan of a field; an empty one is made on first sight. */
+    /** The plan of a field; an empty one is made on first sight, and only one however many look at once. */
     public Saved ofField(String fieldId, String author) {
-        Optional<PlanRow> row = plans.findByFieldRefOrderById(fieldId).stream().findFirst();
-        return row.map(this::saved)
+        farms.lockField(fieldId);
+        return findOfField(fieldId)
                 .orElseGet(() -> create(PlanDocument.empty("plan-" + UUID.randomUUID(), fieldId), author));
+    }
+
+    /** The plan of a field, when it has one. */
+    @Transactional(readOnly = true)
+    public Optional<Saved> findOfField(String fieldId) {
+        return plans.findByFieldRefOrderById(fieldId).stream().findFirst().map(this::saved);
     }
 
     @Transactional(readOnly = true)

@@ -73,7 +73,7 @@ class PrintController {
                 .replace("'Alegreya Sans'", "Etlo Text");
     }
 
-    private static byte[] render(String html) throws IOException {
+    static byte[] render(String html) throws IOException {
         try (ByteArrayOutputStream out = new ByteArrayOutputStream();
                 BatikSVGDrawer svg = new BatikSVGDrawer()) {
             PdfRendererBuilder builder = new PdfRendererBuilder();

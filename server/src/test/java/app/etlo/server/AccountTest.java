@@ -1,0 +1,120 @@
+package app.etlo.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.test.web.servlet.MockMvc;
+
+@ServerTest
+class AccountTest {
+    @Autowired
+    MockMvc mvc;
+
+    @Autowired
+    JdbcClient jdbc;
+
+    Browser browser;
+    String email;
+
+    @BeforeEach
+    void fresh() {
+        browser = new Browser(mvc);
+        browser.get("/api/session");
+        email = UUID.randomUUID() + "@example.org";
+    }
+
+    private Browser.Answer open(String practice, String address, String password) {
+        return browser.post(
+                "/api/practices",
+                Browser.JSON
+                        .createObjectNode()
+                        .put("practice", practice)
+                        .put("email", address)
+                        .put("password", password));
+    }
+
+    private Browser.Answer signIn(Browser b, String address, String password) {
+        return b.post(
+                "/api/session",
+                Browser.JSON.createObjectNode().put("email", address).put("password", password));
+    }
+
+    @Test
+    void opening_a_practice_signs_in_and_signing_out_ends_it() {
+        assertThat(browser.get("/api/farms").status()).isEqualTo(401);
+        assertThat(open("Vale advice", email, "correct horse").status()).isEqualTo(201);
+        assertThat(browser.get("/api/session").json().path("practice").asText()).isEqualTo("Vale advice");
+        assertThat(browser.get("/api/farms").status()).isEqualTo(200);
+        assertThat(browser.send("DELETE", "/api/session", null, null, java.util.Map.of())
+                        .status())
+                .isEqualTo(204);
+        assertThat(browser.get("/api/farms").status()).isEqualTo(401);
+    }
+
+    @Test
+    void the_address_is_taken_whatever_its_case_and_password_is_hashed_slowly() {
+        open("One", email, "correct horse");
+        assertThat(open("Two", email.toUpperCase(java.util.Locale.ROOT), "correct horse")
+                        .status())
+                .isEqualTo(409);
+        String hash = jdbc.sql("select password_hash from adviser where email = ?")
+                .param(email)
+                .query(String.class)
+                .single();
+        assertThat(hash).startsWith("$2a$12$").doesNotContain("correct");
+    }
+
+    @Test
+    void a_wrong_password_and_an_unknown_address_get_the_same_answer() {
+        open("One", email, "correct horse");
+        Browser other = new Browser(mvc);
+        other.get("/api/session");
+        Browser.Answer wrong = signIn(other, email, "wrong horse!");
+        Browser.Answer unknown = signIn(other, "nobody-" + email, "wrong horse!");
+        assertThat(wrong.status()).isEqualTo(401).isEqualTo(unknown.status());
+        assertThat(wrong.json().path("detail")).isEqualTo(unknown.json().path("detail"));
+        assertThat(signIn(other, email, "correct horse").status()).isEqualTo(200);
+    }
+
+    @Test
+    void what_is_missing_is_told_at_its_field() {
+        Browser.Answer a = open("", "no address", "short");
+        assertThat(a.status()).isEqualTo(400);
+        assertThat(a.json().path("problems").findValuesAsText("pointer"))
+                .containsExactlyInAnyOrder("/practice", "/email", "/password");
+    }
+
+    @Test
+    void a_change_without_its_token_is_refused() {
+        open("One", email, "correct horse");
+        browser.forget("XSRF-TOKEN");
+        assertThat(browser.put("/api/farms/f", "{\"id\":\"f\"}").status()).isEqualTo(403);
+    }
+
+    @Test
+    void the_session_cookie_is_out_of_reach_of_scripts_and_other_sites() {
+        open("One", email, "correct horse");
+        assertThat(browser.cookie("ETLO").isHttpOnly()).isTrue();
+        assertThat(browser.cookie("ETLO").getAttribute("SameSite")).isEqualToIgnoringCase("strict");
+        assertThat(browser.cookie("XSRF-TOKEN").getAttribute("SameSite")).isEqualToIgnoringCase("strict");
+    }
+
+    @Test
+    void signing_in_changes_the_session() {
+        open("One", email, "correct horse");
+        String first = browser.cookie("ETLO").getValue();
+        signIn(browser, email, "correct horse");
+        assertThat(browser.cookie("ETLO").getValue()).isNotEqualTo(first);
+    }
+
+    @Test
+    void pages_carry_a_content_security_policy_without_inline_scripts() {
+        String policy = browser.get("/api/session").response().getHeader("Content-Security-Policy");
+        assertThat(policy).contains("script-src 'self'").contains("frame-ancestors 'none'");
+        assertThat(policy.replaceAll("style-src[^;]*", "")).doesNotContain("unsafe");
+    }
+}

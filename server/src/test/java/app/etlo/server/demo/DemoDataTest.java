@@ -1,0 +1,75 @@
+package app.etlo.server.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.KnowledgeLoader;
+import app.etlo.core.plan.Context.FarmEntry;
+import app.etlo.core.plan.Dossier;
+import app.etlo.core.plan.Evaluation;
+import app.etlo.core.plan.EvaluationWriter;
+import app.etlo.core.plan.Evaluator;
+import app.etlo.core.plan.PlanReader;
+import app.etlo.core.quantity.UnitSystem;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.springframework.core.io.Resource;
+import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
+
+/** The made-up valley: three farms, twelve fields, all of which can be read and worked out in any year. */
+class DemoDataTest {
+    private static final Knowledge KNOWLEDGE = KnowledgeLoader.shipped();
+
+    private static List<Dossier> valley(int year) throws IOException {
+        List<Dossier> found = new ArrayList<>();
+        for (Resource r : new PathMatchingResourcePatternResolver().getResources("classpath:demo/*.json")) {
+            found.add(Dossier.read(
+                    DemoData.shifted(r.getContentAsString(StandardCharsets.UTF_8), year),
+                    new PlanReader(KNOWLEDGE),
+                    KNOWLEDGE));
+        }
+        return found;
+    }
+
+    @Test
+    void three_farms_of_different_kinds_and_twelve_fields() throws IOException {
+        List<Dossier> valley = valley(2026);
+        assertThat(valley).hasSize(12);
+        Set<FarmEntry> farms = valley.stream().map(d -> d.context().farm()).collect(Collectors.toSet());
+        assertThat(farms).hasSize(3);
+        assertThat(farms).extracting(FarmEntry::units).contains(UnitSystem.METRIC, UnitSystem.US);
+        assertThat(valley.stream().map(d -> d.context().field().id()).distinct())
+                .hasSize(12);
+    }
+
+    @Test
+    void every_field_is_worked_out_in_leap_years_too() throws IOException {
+        for (int year : new int[] {2026, 2027, 2028}) {
+            for (Dossier d : valley(year)) {
+                Evaluation e = EvaluationWriter.write(
+                        new Evaluator(KNOWLEDGE).evaluate(d.plan(), d.context(), LocalDate.of(year, 11, 25)));
+                assertThat(e.figures()).as(d.context().field().name()).containsKey("field/area");
+                assertThat(e.section().stands()).as(d.context().field().name()).isNotEmpty();
+            }
+        }
+    }
+
+    @Test
+    void the_valley_lies_where_no_land_is() throws IOException {
+        // the middle of the ocean: no real place is meant
+        for (Dossier d : valley(2026)) {
+            d.context().field().boundary().ifPresent(b -> {
+                double lon = b.at("/coordinates/0/0/0").asDouble();
+                double lat = b.at("/coordinates/0/0/1").asDouble();
+                assertThat(lon).isBetween(-42.0, -35.0);
+                assertThat(lat).isBetween(41.0, 51.0);
+            });
+        }
+    }
+}

@@ -1,0 +1,90 @@
+package app.etlo.server.print;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.KnowledgeLoader;
+import app.etlo.core.plan.Dossier;
+import app.etlo.core.plan.Evaluated;
+import app.etlo.core.plan.EvaluationWriter;
+import app.etlo.core.plan.Evaluator;
+import app.etlo.core.plan.PlanReader;
+import java.awt.image.BufferedImage;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.Objects;
+import java.util.Optional;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+
+/** The printed plan holds what the screen holds, and every working. */
+class PlanPdfTest {
+    private final Dossier dossier = sample();
+    private final Evaluated evaluated = new Evaluator(KnowledgeLoader.shipped())
+            .evaluate(dossier.plan(), dossier.context(), LocalDate.of(2026, 6, 1));
+
+    private static Dossier sample() {
+        Knowledge knowledge = KnowledgeLoader.shipped();
+        try (InputStream in = Objects.requireNonNull(PlanPdfTest.class.getResourceAsStream("/upper-bank.json"))) {
+            String text =
+                    new String(in.readAllBytes(), StandardCharsets.UTF_8).replace("Upper Bank", "Upper <Bank> & Mead");
+            return Dossier.read(text, new PlanReader(knowledge), knowledge);
+        } catch (java.io.IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
+    private String text(Optional<String> section) throws Exception {
+        byte[] pdf = PrintController.render(PlanPage.html(evaluated, dossier, section, 7));
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            assertThat(document.getNumberOfPages()).isGreaterThan(1);
+            return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+        }
+    }
+
+    @Test
+    void every_figure_of_the_evaluation_is_in_the_appendix_with_its_source() throws Exception {
+        String text = text(Optional.empty());
+        assertThat(text).contains("Upper <Bank> & Mead").contains("revision 7");
+        EvaluationWriter.write(evaluated)
+                .figures()
+                .values()
+                .forEach(f -> assertThat(text)
+                        .as(f.id())
+                        .contains(f.label().replaceAll("\\s+", " "))
+                        .contains(f.text()));
+        assertThat(text).contains("Vigil & Kissel 1991").contains("from memory");
+    }
+
+    @Test
+    void cautions_and_the_answered_note_are_printed() throws Exception {
+        String text = text(Optional.empty());
+        assertThat(text).contains("proposes no herbicide rate").contains("Lock machines out");
+    }
+
+    @Test
+    void a_drawing_is_printed() throws Exception {
+        String svg = SafeSvg.of(
+                        "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"400\" height=\"100\" viewBox=\"0 0 400 100\">"
+                                + "<rect x=\"0\" y=\"20\" width=\"400\" height=\"60\" fill=\"#c22f06\"/></svg>")
+                .orElseThrow();
+        assertThat(redPixels(Optional.empty())).isZero();
+        assertThat(redPixels(Optional.of(svg))).isGreaterThan(10_000);
+    }
+
+    /** Pixels of the signal colour on the first page, at 72 dots an inch. */
+    private long redPixels(Optional<String> section) throws Exception {
+        byte[] pdf = PrintController.render(PlanPage.html(evaluated, dossier, section, 7));
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            BufferedImage page = new PDFRenderer(document).renderImage(0);
+            int[] rgb = page.getRGB(0, 0, page.getWidth(), page.getHeight(), null, 0, page.getWidth());
+            return java.util.Arrays.stream(rgb)
+                    .filter(c -> (c >> 16 & 255) > 150 && (c >> 8 & 255) < 90 && (c & 255) < 60)
+                    .count();
+        }
+    }
+}
