@@ -38,7 +38,7 @@ export async function token(): Promise<Record<string, string>> {
 }
 
 export const api = createClient<paths>({
-  baseUrl: '/',
+  baseUrl: globalThis.location.origin,
   fetch: (request: Request) => globalThis.fetch(request),
 });
 api.use({

@@ -162,9 +162,14 @@ export class PlanSession {
       this.set({ save: { kind: 'conflict' } });
       return;
     }
-    const reason = e instanceof Refusal ? e.message : 'the server does not answer';
+    const signedOut = e instanceof Refusal && e.status === 401;
+    const reason = signedOut
+      ? 'you are signed out; sign in in another tab and it is sent from here'
+      : e instanceof Refusal
+        ? e.message
+        : 'the server does not answer';
     this.set({ save: { kind: 'failed', reason } });
-    if (!(e instanceof Refusal) || e.status >= 500) {
+    if (!(e instanceof Refusal) || signedOut || e.status >= 500) {
       clearTimeout(this.timer);
       this.timer = setTimeout(() => void this.flush(), RETRY_MS);
     }

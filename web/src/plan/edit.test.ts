@@ -1,0 +1,107 @@
+import { describe, expect, test } from 'vitest';
+
+import type { Plan } from '../api/client';
+import {
+  addCover,
+  addCrop,
+  addPass,
+  moved,
+  moveOperation,
+  operationOf,
+  removeCover,
+  removeCrop,
+  removeOperation,
+  setCover,
+  setCrop,
+  setDay,
+  setParams,
+  tidy,
+} from './edit';
+
+const empty: Plan = {
+  schemaVersion: 1,
+  id: 'p',
+  fieldId: 'f',
+  crops: [],
+  covers: [],
+  operations: [],
+  answers: [],
+};
+
+/** Two crops with a cover ahead of the second, all dated. */
+function planted(): { plan: Plan; barley: string; corn: string; cover: string } {
+  let plan = addCrop(addCrop(empty, 'winter-barley'), 'grain-corn');
+  const [barley, corn] = plan.crops.map((c) => c.id) as [string, string];
+  const [withCover, cover] = addCover(plan, corn);
+  plan = setDay(setDay(withCover, 'sow', cover, '2026-08-01'), 'end', cover, '2027-05-01');
+  plan = setDay(setDay(plan, 'sow', corn, '2027-05-12'), 'harvest', barley, '2026-07-10');
+  return { plan, barley, corn, cover };
+}
+
+describe('editing a plan', () => {
+  test('a date is set, moved and taken out again', () => {
+    const { plan, corn } = planted();
+    const id = operationOf(plan, 'sow', corn)!.id;
+    const later = setDay(plan, 'sow', corn, '2027-05-20');
+    expect(operationOf(later, 'sow', corn)).toMatchObject({ id, when: { on: '2027-05-20' } });
+    expect(operationOf(moveOperation(later, id, '2027-05-21'), 'sow', corn)?.when.on).toBe(
+      '2027-05-21',
+    );
+    expect(operationOf(setDay(later, 'sow', corn, ''), 'sow', corn)).toBeUndefined();
+  });
+
+  test('moving a date keeps what the operation carries', () => {
+    const { plan, corn } = planted();
+    const strip = setParams(plan, 'sow', corn, { system: 'strip-till' });
+    expect(operationOf(setDay(strip, 'sow', corn, '2027-06-01'), 'sow', corn)?.params).toEqual({
+      system: 'strip-till',
+    });
+  });
+
+  test('a crop goes with its dates, its cover and the dates of that cover', () => {
+    const { plan, corn, barley } = planted();
+    const left = removeCrop(plan, corn);
+    expect(left.crops.map((c) => c.id)).toEqual([barley]);
+    expect(left.covers).toEqual([]);
+    expect(left.operations.map((o) => o.subject)).toEqual([barley]);
+  });
+
+  test('a cover goes with its dates and leaves the crop', () => {
+    const { plan, cover, corn } = planted();
+    const left = removeCover(plan, cover);
+    expect(left.operations.some((o) => o.subject === cover)).toBe(false);
+    expect(operationOf(left, 'sow', corn)).toBeDefined();
+  });
+
+  test('absent means default: what is unset is not written', () => {
+    const { plan, cover, corn } = planted();
+    const aimed = setCover(plan, cover, { aims: ['mulch'] });
+    expect(setCover(aimed, cover, { aims: undefined })).toEqual(plan);
+    expect(setCrop(plan, corn, { yieldGoal: undefined })).toEqual(plan);
+    expect(tidy({ a: 1, b: undefined })).toEqual({ a: 1 });
+  });
+
+  test('passes are added and taken out by their id', () => {
+    const { plan } = planted();
+    const passed = addPass(plan, 'tandem-disc', '2027-04-01');
+    const pass = passed.operations.find((o) => o.kind === 'pass')!;
+    expect(pass.params).toEqual({ operation: 'tandem-disc' });
+    expect(removeOperation(passed, pass.id)).toEqual(plan);
+  });
+
+  test('the plan given is never changed', () => {
+    const { plan, corn, cover } = planted();
+    const before = JSON.stringify(plan);
+    removeCrop(plan, corn);
+    setDay(plan, 'end', cover, '2027-01-01');
+    setParams(plan, 'sow', corn, { system: 'x' });
+    expect(JSON.stringify(plan)).toBe(before);
+  });
+
+  test('ranks move by one place and stop at the ends', () => {
+    expect(moved(['a', 'b', 'c'], 1, -1)).toEqual(['b', 'a', 'c']);
+    expect(moved(['a', 'b', 'c'], 1, 1)).toEqual(['a', 'c', 'b']);
+    expect(moved(['a', 'b'], 0, -1)).toEqual(['a', 'b']);
+    expect(moved(['a', 'b'], 1, 1)).toEqual(['a', 'b']);
+  });
+});

@@ -1,0 +1,145 @@
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { afterEach, describe, expect, test, vi } from 'vitest';
+
+import { DateField } from './DateField';
+import { NumberField, parseNumber, problemAt, QuantityField, SelectField } from './inputs';
+
+afterEach(cleanup);
+
+const type = (label: string, text: string) => {
+  const input = screen.getByLabelText<HTMLInputElement>(label);
+  fireEvent.change(input, { target: { value: text } });
+  fireEvent.blur(input);
+  return input;
+};
+
+describe('numbers', () => {
+  test.each([
+    ['12', 12],
+    ['1.5', 1.5],
+    ['1,5', 1.5],
+    ['.5', 0.5],
+    [' 7 ', 7],
+    ['-3', -3],
+  ])('%s', (text, value) => expect(parseNumber(text)).toBe(value));
+
+  test.each(['', 'abc', '1.2.3', '1e5', 'NaN', 'Infinity', '1 000', '0x10', '--1'])(
+    '%s is no number',
+    (text) => expect(parseNumber(text)).toBeUndefined(),
+  );
+
+  test('what is no number stays typed and nothing is taken', () => {
+    const take = vi.fn();
+    render(<NumberField label="Waste" value={3} onChange={take} />);
+    const input = type('Waste', 'about 4');
+    expect(input.value).toBe('about 4');
+    expect(input.getAttribute('aria-invalid')).toBe('true');
+    expect(screen.getByRole('alert').textContent).toContain('about 4');
+    expect(take).not.toHaveBeenCalled();
+  });
+
+  test('below zero and above the most are told, a comma is taken', () => {
+    const take = vi.fn();
+    render(<NumberField label="Waste" value={3} max={100} onChange={take} />);
+    type('Waste', '-1');
+    expect(screen.getByRole('alert').textContent).toBe('not below zero');
+    type('Waste', '101');
+    expect(screen.getByRole('alert').textContent).toBe('at most 100');
+    type('Waste', '4,5');
+    expect(take).toHaveBeenLastCalledWith(4.5);
+  });
+
+  test('emptied means default', () => {
+    const take = vi.fn();
+    render(<NumberField label="Waste" value={3} onChange={take} />);
+    type('Waste', '');
+    expect(take).toHaveBeenCalledWith(undefined);
+  });
+
+  test('a problem told by the server stands at its field', () => {
+    const problems = [{ pointer: '/crops/0/yieldGoal/unit', message: 'use one of kg/ha' }];
+    expect(problemAt(problems, '/crops/0/yieldGoal')).toBe('use one of kg/ha');
+    expect(problemAt(problems, '/crops/0')).toBe('use one of kg/ha');
+    expect(problemAt(problems, '/crops/01')).toBeUndefined();
+    expect(problemAt(undefined, '/x')).toBeUndefined();
+  });
+});
+
+describe('quantities', () => {
+  test('number and unit are kept as typed', () => {
+    const take = vi.fn();
+    render(
+      <QuantityField
+        label="Area"
+        value={{ value: 4, unit: 'ac' }}
+        units={['ha', 'ac']}
+        onChange={take}
+      />,
+    );
+    type('Area', '5');
+    expect(take).toHaveBeenLastCalledWith({ value: 5, unit: 'ac' });
+    fireEvent.change(screen.getByLabelText('Area, unit'), { target: { value: 'ha' } });
+    expect(take).toHaveBeenLastCalledWith({ value: 4, unit: 'ha' });
+  });
+
+  test('a unit that is not offered is still shown, and money carries the currency', () => {
+    render(
+      <QuantityField
+        label="Price"
+        value={{ value: 4, unit: '¤/lb' }}
+        units={['¤/kg', '¤/t']}
+        currency="EUR"
+        onChange={() => undefined}
+      />,
+    );
+    const names = [...screen.getByLabelText<HTMLSelectElement>('Price, unit').options].map(
+      (o) => o.text,
+    );
+    expect(names).toEqual(['EUR/lb', 'EUR/kg', 'EUR/t']);
+  });
+});
+
+describe('lists', () => {
+  test('options stand under their headings', () => {
+    const { container } = render(
+      <SelectField
+        label="Species"
+        value=""
+        empty="choose"
+        onChange={() => undefined}
+        options={[
+          { id: 'a', name: 'Rye', under: 'cool grass' },
+          { id: 'b', name: 'Radish', under: 'brassica' },
+        ]}
+      />,
+    );
+    expect([...container.querySelectorAll('optgroup')].map((g) => g.label)).toEqual([
+      'cool grass',
+      'brassica',
+    ]);
+  });
+});
+
+describe('days', () => {
+  test('are shown without doubt and stepped with [ and ]', () => {
+    const take = vi.fn();
+    render(<DateField label="Sown" value="2026-08-05" onChange={take} />);
+    const input = screen.getByLabelText<HTMLInputElement>('Sown');
+    expect(input.value).toBe('5 Aug 2026');
+    fireEvent.keyDown(input, { key: ']' });
+    expect(take).toHaveBeenLastCalledWith('2026-08-06');
+    fireEvent.keyDown(input, { key: '{' });
+    expect(take).toHaveBeenLastCalledWith('2026-07-29');
+  });
+
+  test('what is no date stays typed with what is wrong', () => {
+    const take = vi.fn();
+    render(<DateField label="Sown" value={undefined} onChange={take} />);
+    const input = type('Sown', '4/5/2027');
+    expect(input.value).toBe('4/5/2027');
+    expect(screen.getByRole('alert').textContent).toContain('which is the month');
+    expect(take).not.toHaveBeenCalled();
+    type('Sown', '4 May 2027');
+    expect(take).toHaveBeenLastCalledWith('2027-05-04');
+  });
+});
