@@ -112,10 +112,10 @@ function LotForm({ draft, onDone }: { draft: Draft; onDone: () => void }) {
         onChange={(d) => set({ testedOn: d || undefined })}
       />
       <QuantityField
-        label="Price"
+        label="Price, in the farm’s currency"
         value={lot.price}
         units={['¤/kg', '¤/lb', '¤/t']}
-        currency="per"
+        currency=""
         onChange={(q) => set({ price: q })}
         problem={at('/price')}
       />

@@ -1,0 +1,167 @@
+package app.etlo.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.SelectOption;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+
+/** A headless Chromium on the running product. A message in the browser's console fails the test. */
+abstract class InBrowser {
+    private static final List<String> ARGUMENTS = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
+            "--disable-dev-shm-usage",
+            "--font-render-hinting=none",
+            "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost");
+
+    static RunningServer server;
+    private static Playwright playwright;
+    static Browser browser;
+
+    final List<String> complaints = new ArrayList<>();
+    BrowserContext context;
+    Page page;
+
+    @BeforeAll
+    static void start() {
+        server = RunningServer.shared();
+        playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setHeadless(true)
+                        .setArgs(ARGUMENTS));
+    }
+
+    @AfterAll
+    static void stop() {
+        playwright.close();
+    }
+
+    @BeforeEach
+    void open() {
+        context = browser.newContext(new Browser.NewContextOptions()
+                .setViewportSize(1280, 800)
+                .setLocale("en-GB")
+                .setAcceptDownloads(true)
+                .setBaseURL(server.url()));
+        page = listened(context.newPage());
+    }
+
+    /** A page whose complaints are kept. */
+    Page listened(Page p) {
+        p.onConsoleMessage(m -> {
+            if (m.type().equals("error")) {
+                complaints.add(m.text() + " @ " + m.location());
+            }
+        });
+        p.onPageError(complaints::add);
+        return p;
+    }
+
+    @AfterEach
+    void close() {
+        context.close();
+        assertEquals(List.of(), complaints);
+    }
+
+    /** Opens a practice of its own, empty. */
+    void newPractice() {
+        page.navigate("/sign-in");
+        button("Open a practice").click();
+        page.getByLabel("Name of the practice").fill("Vale advice");
+        page.getByLabel("E-mail address").fill(UUID.randomUUID() + "@example.org");
+        page.getByLabel("Password").fill("correct horse");
+        button("Open it").click();
+        assertThat(page.getByText("No farm yet.")).isVisible();
+    }
+
+    /** Signs in to the demo valley. */
+    void demo() {
+        page.navigate("/sign-in");
+        page.getByLabel("E-mail address").fill("demo@etlo.example");
+        page.getByLabel("Password").fill(RunningServer.DEMO_PASSWORD);
+        button("Sign in").click();
+        assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Fields"))
+                        .getByRole(AriaRole.LISTITEM))
+                .hasCount(12);
+    }
+
+    Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    Locator field(String label) {
+        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+    }
+
+    /** Types into a field and leaves it. */
+    void type(String label, String text) {
+        field(label).fill(text);
+        field(label).blur();
+    }
+
+    void choose(String label, String option) {
+        field(label).selectOption(new SelectOption().setLabel(option));
+    }
+
+    void step(String name) {
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Steps"))
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + name + ",")))
+                .click();
+        assertThat(page.locator("main h2").first()).hasText(name);
+    }
+
+    /** Waits until what was changed is saved. */
+    void saved() {
+        assertThat(page.getByRole(AriaRole.STATUS).first()).hasText("saved");
+    }
+
+    /** The button of a figure, by the beginning of its name. */
+    Locator figure(String label) {
+        return page.locator("main")
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + Pattern.quote(label) + " .*working$")))
+                .first();
+    }
+
+    /** The number a figure shows. */
+    double shown(String label) {
+        return Double.parseDouble(figure(label).textContent().replace("\u202f", "").replace('\u2212', '-'));
+    }
+
+    /** No fault that axe-core finds by WCAG 2.2 AA. */
+    void accessible(String where) {
+        var result = new AxeBuilder(page)
+                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+                .analyze();
+        List<String> found = result.getViolations().stream()
+                .flatMap(v -> v.getNodes().stream().limit(3).map(n -> v.getId() + ": " + n.getHtml()))
+                .toList();
+        assertEquals(List.of(), found, where);
+    }
+}

@@ -1,0 +1,129 @@
+package app.etlo.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Every view at the sizes it is used at: nothing cut off sideways, no text too small, nothing axe-core finds. */
+class ViewsIT extends InBrowser {
+    private static final List<String> STEPS =
+            List.of("field", "rotation", "aims", "mix", "sow", "end", "plant", "feed");
+
+    private void fits(String where) {
+        assertThat(page.locator("h1").first()).isVisible();
+        Object wide = page.evaluate(
+                "document.documentElement.scrollWidth - document.documentElement.clientWidth");
+        assertEquals(0, ((Number) wide).intValue(), where + " is wider than the window");
+        Object small = page.evaluate(
+                """
+                [...document.querySelectorAll('body *')]
+                  .filter((e) => [...e.childNodes].some((n) => n.nodeType === 3 && n.textContent.trim()))
+                  .filter((e) => e.checkVisibility() && parseFloat(getComputedStyle(e).fontSize) < 11)
+                  .map((e) => e.outerHTML.slice(0, 120))
+                """);
+        assertEquals(List.of(), small, where + " has text under 11 px");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1280, 800", "1920, 1080", "768, 1024"})
+    void each_view_fits_and_is_accessible(int width, int height) {
+        page.setViewportSize(width, height);
+        page.navigate("/sign-in");
+        assertThat(button("Sign in")).isVisible();
+        fits("sign-in");
+        accessible("sign-in");
+        demo();
+        fits("fields");
+        accessible("fields");
+        page.navigate("/seed-store");
+        assertThat(page.getByText("TR 3")).isVisible();
+        fits("seed store");
+        accessible("seed store");
+        for (String step : STEPS) {
+            page.navigate("/fields/field-kettle-hollow/" + step);
+            assertThat(page.locator("#section [role=slider]").first()).isVisible();
+            fits(step + " at " + width);
+            accessible(step + " at " + width);
+        }
+    }
+
+    @Test
+    void the_night_theme_keeps_its_contrast_and_is_kept() {
+        demo();
+        button("Night").click();
+        page.navigate("/fields/field-kettle-hollow/mix");
+        assertThat(page.locator("#section [role=slider]").first()).isVisible();
+        assertThat(page.locator("html")).hasAttribute("data-theme", "night");
+        accessible("mix by night");
+        page.navigate("/fields/field-north-forty/end");
+        assertThat(page.locator("#section [role=slider]").first()).isVisible();
+        accessible("end by night");
+    }
+
+    @Test
+    void the_sheets_are_accessible() {
+        demo();
+        for (String opener : List.of("New farm", "New field")) {
+            button(opener).click();
+            assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
+            accessible(opener);
+            page.keyboard().press("Escape");
+        }
+        page.navigate("/seed-store");
+        button("New lot").click();
+        accessible("New lot");
+        page.navigate("/fields/field-kettle-hollow/feed");
+        figure("Left to buy").click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("max(need - credit, 0)");
+        accessible("working");
+    }
+
+    @Test
+    void empty_loading_and_missing_are_told() {
+        newPractice();
+        accessible("no farm");
+        button("New farm").click();
+        type("Name of the farm", "Vale");
+        button("Make the farm").click();
+        assertThat(page.getByText("No field yet.")).isVisible();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Seed store"))
+                .click();
+        assertThat(page.locator("main")).containsText("No lot yet");
+        accessible("no lot");
+        button("Sign out").click();
+        demo();
+        page.getByLabel("Find a field or farm").fill("no such");
+        assertThat(page.getByText("No field or farm is called “no such”.")).isVisible();
+    }
+
+    @Test
+    void a_field_that_is_not_there_is_told_and_fields_without_a_plan_are_empty() {
+        demo();
+        page.onConsoleMessage(m -> {});
+        page.navigate("/fields/field-of-nobody/mix");
+        assertThat(page.getByText("There is no such field in this practice.")).isVisible();
+        // the browser itself reports the 404s
+        complaints.removeIf(c -> c.contains("404"));
+    }
+
+    @Test
+    void a_farm_in_pounds_and_one_in_kilograms_stand_side_by_side_and_switch() {
+        demo();
+        page.navigate("/fields/field-north-forty/mix");
+        assertThat(page.locator("main")).containsText("lb/ac");
+        page.navigate("/fields/field-kettle-hollow/mix");
+        assertThat(page.locator("main")).containsText("kg/ha");
+        double kgHa = shown("Seed of the mix");
+        button("lb/ac").click();
+        assertThat(page.locator("main")).containsText("/ft2");
+        assertEquals(kgHa / 1.12085, shown("Seed of the mix"), 1);
+        button("kg/ha").click();
+        assertThat(page.locator("main")).containsText("/m2");
+    }
+}
