@@ -1,14 +1,13 @@
-import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 
-import { api, Refusal, taken, type Field } from '../api/client';
+import { Refusal } from '../api/client';
 import { BoundaryFile } from '../fields/Boundary';
-import { tidy } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
 import { FigureText } from '../ui/FigureText';
 import { NumberField, problemAt, QuantityField, SelectField, TextField } from '../ui/inputs';
 import { BenchHead } from './BenchHead';
 import type { StepProps } from './steps';
+import { useFieldSave } from './useFieldSave';
 
 const MONTHS = [
   'January',
@@ -72,18 +71,9 @@ function DayOfYear({
 }
 
 export function FieldStep({ onField }: StepProps) {
-  const { session, field, knowledge, us } = useOpenPlan();
+  const { field, knowledge, us } = useOpenPlan();
   const [name, setName] = useState(field.name);
-  const save = useMutation({
-    mutationFn: async (change: Partial<Field>) => {
-      const body = tidy({ ...field, ...change });
-      return taken(await api.PUT('/api/fields/{id}', { params: { path: { id: field.id } }, body }));
-    },
-    onSuccess: (f) => {
-      onField(f);
-      void session.evaluate();
-    },
-  });
+  const { save, change } = useFieldSave(onField);
   const problems = save.error instanceof Refusal ? save.error.problems : [];
   const options = (list: string[]) => list.map((t) => ({ id: t, name: t }));
   return (
@@ -95,31 +85,21 @@ export function FieldStep({ onField }: StepProps) {
           value={name}
           onChange={setName}
           problem={problemAt(problems, '/name')}
+          onDone={() => name !== field.name && change({ name })}
         />
-        <button
-          type="button"
-          className="btn"
-          disabled={name === field.name}
-          onClick={() => save.mutate({ name })}
-        >
-          Rename
-        </button>
         <span>
           <span className="block text-[13px] text-ink2">Area</span>
           <FigureText id="field/area" big />
         </span>
       </div>
       <div className="mt-3 flex flex-wrap items-end gap-x-5 gap-y-3">
-        <BoundaryFile
-          us={us}
-          onFound={(f) => save.mutate({ boundary: f.boundary, area: undefined })}
-        />
+        <BoundaryFile us={us} onFound={(f) => change({ boundary: f.boundary, area: undefined })} />
         {!field.boundary && (
           <QuantityField
             label="or its area"
             value={field.area}
             units={us ? ['ac', 'ha'] : ['ha', 'ac']}
-            onChange={(area) => area && save.mutate({ area })}
+            onChange={(area) => area && change({ area })}
             problem={problemAt(problems, '/area')}
           />
         )}
@@ -130,20 +110,20 @@ export function FieldStep({ onField }: StepProps) {
           value={field.texture ?? ''}
           empty="not entered"
           options={options(knowledge.textures)}
-          onChange={(v) => save.mutate({ texture: v || undefined })}
+          onChange={(v) => change({ texture: v || undefined })}
         />
         <SelectField
           label="Drainage"
           value={field.drainage ?? ''}
           empty="not entered"
           options={options(knowledge.drainages)}
-          onChange={(v) => save.mutate({ drainage: v || undefined })}
+          onChange={(v) => change({ drainage: v || undefined })}
         />
         <QuantityField
           label="Depth of tile drains"
           value={field.tileDepth}
           units={us ? ['in', 'cm'] : ['cm', 'in']}
-          onChange={(tileDepth) => save.mutate({ tileDepth })}
+          onChange={(tileDepth) => change({ tileDepth })}
           problem={problemAt(problems, '/tileDepth')}
         />
         <NumberField
@@ -151,30 +131,32 @@ export function FieldStep({ onField }: StepProps) {
           value={field.organicMatterPercent}
           max={100}
           suffix="%"
-          onChange={(organicMatterPercent) => save.mutate({ organicMatterPercent })}
+          onChange={(organicMatterPercent) => change({ organicMatterPercent })}
         />
       </div>
       <div className="mt-3 flex flex-wrap items-end gap-x-5 gap-y-3">
         <DayOfYear
           label="Usual last spring frost"
           value={field.lastSpringFrost}
-          onChange={(lastSpringFrost) => save.mutate({ lastSpringFrost })}
+          onChange={(lastSpringFrost) => change({ lastSpringFrost })}
           problem={problemAt(problems, '/lastSpringFrost')}
         />
         <DayOfYear
           label="Usual first autumn frost"
           value={field.firstAutumnFrost}
-          onChange={(firstAutumnFrost) => save.mutate({ firstAutumnFrost })}
+          onChange={(firstAutumnFrost) => change({ firstAutumnFrost })}
           problem={problemAt(problems, '/firstAutumnFrost')}
         />
       </div>
-      {save.error && (
-        <p role="alert" className="mt-2 text-hand">
-          Not saved:{' '}
-          {save.error instanceof Refusal ? save.error.message : 'the server does not answer'}
-        </p>
-      )}
-      {save.isSuccess && <p className="mt-2 text-ink2 italic">field saved</p>}
+      <p role="status" className={`mt-2 italic ${save.error ? 'text-hand' : 'text-ink2'}`}>
+        {save.error
+          ? `not saved: ${save.error instanceof Refusal ? save.error.message : 'the server does not answer'}`
+          : save.failureCount > 0
+            ? 'not saved yet: the server does not answer'
+            : save.isPending
+              ? 'saving'
+              : save.isSuccess && 'field saved'}
+      </p>
     </>
   );
 }

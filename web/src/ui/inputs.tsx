@@ -189,6 +189,8 @@ export function TextField(props: {
   width?: string;
   autoComplete?: string;
   placeholder?: string;
+  /** Called when the text is done with: on leaving it and on Enter. */
+  onDone?: () => void;
 }) {
   const id = useId();
   return (
@@ -205,6 +207,8 @@ export function TextField(props: {
         aria-invalid={props.problem ? true : undefined}
         className={props.width ?? 'w-56'}
         onChange={(e) => props.onChange(e.target.value)}
+        onBlur={props.onDone}
+        onKeyDown={(e) => e.key === 'Enter' && props.onDone?.()}
       />
       {props.problem && (
         <span role="alert" className="max-w-64 text-[12.5px] text-hand">

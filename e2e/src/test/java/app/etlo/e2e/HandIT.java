@@ -30,7 +30,8 @@ class HandIT extends InBrowser {
     void sample_field() {
         newPractice();
         page.getByLabel("Plan file")
-                .setInputFiles(new FilePayload("plan.json", "application/json", DOSSIER.getBytes(StandardCharsets.UTF_8)));
+                .setInputFiles(
+                        new FilePayload("plan.json", "application/json", DOSSIER.getBytes(StandardCharsets.UTF_8)));
         assertThat(page.locator("h1")).hasText("Upper Bank");
         step("End");
     }
@@ -112,7 +113,8 @@ class HandIT extends InBrowser {
         int pins = 0;
         for (int i = 0; i < 60 && pins < 6; i++) {
             page.keyboard().press("Tab");
-            pins += ((Number) page.evaluate("document.activeElement.getAttribute('role') === 'slider' ? 1 : 0")).intValue();
+            pins += ((Number) page.evaluate("document.activeElement.getAttribute('role') === 'slider' ? 1 : 0"))
+                    .intValue();
         }
         assertEquals(6, pins);
     }
@@ -120,7 +122,10 @@ class HandIT extends InBrowser {
     @Test
     void a_note_is_opened_from_its_flag_answered_and_kept() {
         type("Cover ended", "15 May 2027");
-        Locator flag = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^stop: Ended 3 days after planting")));
+        Locator flag = page.getByRole(
+                AriaRole.BUTTON,
+                new Page.GetByRoleOptions()
+                        .setName(java.util.regex.Pattern.compile("^stop: Ended 3 days after planting")));
         assertThat(flag).isVisible();
         flag.focus();
         page.keyboard().press("Enter");
@@ -169,7 +174,9 @@ class HandIT extends InBrowser {
         end("7 May 2027");
         server.start();
         assertThat(page.getByRole(AriaRole.STATUS).first())
-                .hasText("saved", new com.microsoft.playwright.assertions.LocatorAssertions.HasTextOptions().setTimeout(20_000));
+                .hasText(
+                        "saved",
+                        new com.microsoft.playwright.assertions.LocatorAssertions.HasTextOptions().setTimeout(20_000));
         page.reload();
         end("7 May 2027");
         assertThat(field("Nitrogen in the dry tops")).hasValue("2.2");
@@ -211,19 +218,23 @@ class HandIT extends InBrowser {
 
     @Test
     void files_that_are_none_are_refused_with_the_reason() {
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Fields")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Fields"))
+                .click();
         page.getByLabel("Plan file").setInputFiles(payload("plan.json", "{\"format\":\"other\"}"));
         assertThat(page.getByText("this is no Etlo dossier")).isVisible();
         button("New field").click();
         page.getByLabel("Boundary file (GeoJSON)").setInputFiles(payload("a.geojson", "not json"));
         assertThat(page.getByText("the file holds no readable JSON")).isVisible();
         page.getByLabel("Boundary file (GeoJSON)")
-                .setInputFiles(payload("b.geojson", "{\"type\":\"Polygon\",\"coordinates\":[[[4500000,5500000],[1,1],[2,2],[4500000,5500000]]]}"));
+                .setInputFiles(payload(
+                        "b.geojson",
+                        "{\"type\":\"Polygon\",\"coordinates\":[[[4500000,5500000],[1,1],[2,2],[4500000,5500000]]]}"));
         assertThat(page.getByText("export the outline again in that system, not in metres or feet"))
                 .isVisible();
         byte[] huge = new byte[5 * 1024 * 1024 + 1];
         Arrays.fill(huge, (byte) ' ');
-        page.getByLabel("Boundary file (GeoJSON)").setInputFiles(new FilePayload("c.geojson", "application/json", huge));
+        page.getByLabel("Boundary file (GeoJSON)")
+                .setInputFiles(new FilePayload("c.geojson", "application/json", huge));
         assertThat(page.getByText("The file is over 5 MB.")).isVisible();
         complaints.removeIf(c -> c.contains("400"));
     }

@@ -70,6 +70,7 @@ abstract class InBrowser {
                 .setLocale("en-GB")
                 .setAcceptDownloads(true)
                 .setBaseURL(server.url()));
+        context.setDefaultTimeout(10_000);
         page = listened(context.newPage());
     }
 
@@ -86,6 +87,7 @@ abstract class InBrowser {
 
     @AfterEach
     void close() {
+        context.pages().forEach(Page::close);
         context.close();
         assertEquals(List.of(), complaints);
     }
@@ -112,8 +114,15 @@ abstract class InBrowser {
                 .hasCount(12);
     }
 
+    /** Signs out and waits for the page that follows. */
+    void signOut() {
+        button("Sign out").click();
+        assertThat(button("Sign in")).isVisible();
+    }
+
     Locator button(String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     Locator field(String label) {
@@ -132,7 +141,7 @@ abstract class InBrowser {
 
     void step(String name) {
         page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Steps"))
-                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + name + ",")))
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + name + "\\b")))
                 .click();
         assertThat(page.locator("main h2").first()).hasText(name);
     }
@@ -145,13 +154,18 @@ abstract class InBrowser {
     /** The button of a figure, by the beginning of its name. */
     Locator figure(String label) {
         return page.locator("main")
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + Pattern.quote(label) + " .*working$")))
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions()
+                                .setName(Pattern.compile(
+                                        "^" + label.replaceAll("[.*+?()]", "\\\\$0") + " [\u2212\\d].*working$")))
                 .first();
     }
 
     /** The number a figure shows. */
     double shown(String label) {
-        return Double.parseDouble(figure(label).textContent().replace("\u202f", "").replace('\u2212', '-'));
+        return Double.parseDouble(
+                figure(label).textContent().replace("\u202f", "").replace('\u2212', '-'));
     }
 
     /** No fault that axe-core finds by WCAG 2.2 AA. */

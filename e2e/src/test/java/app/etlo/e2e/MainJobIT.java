@@ -26,8 +26,7 @@ import org.junit.jupiter.api.Test;
 class MainJobIT extends InBrowser {
     private static final double LB_AC = 0.45359237 / 0.40468564224;
     /** A made-up outline with a pond left out. */
-    private static final String BOUNDARY =
-            """
+    private static final String BOUNDARY = """
             {"type":"FeatureCollection","features":[{"type":"Feature","properties":{},"geometry":{"type":"Polygon","coordinates":[
             [[-36.21,50.1],[-36.205,50.1],[-36.205,50.103],[-36.21,50.103],[-36.21,50.1]],
             [[-36.208,50.101],[-36.207,50.101],[-36.207,50.1015],[-36.208,50.1015],[-36.208,50.101]]]}}]}
@@ -42,7 +41,9 @@ class MainJobIT extends InBrowser {
 
     private static double planimeter(String ring) {
         try {
-            Process p = new ProcessBuilder("Planimeter", "-p", "9").redirectErrorStream(true).start();
+            Process p = new ProcessBuilder("Planimeter", "-p", "9")
+                    .redirectErrorStream(true)
+                    .start();
             p.getOutputStream().write(ring.getBytes(StandardCharsets.UTF_8));
             p.getOutputStream().close();
             String[] out = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8).split("\\s+");
@@ -69,7 +70,8 @@ class MainJobIT extends InBrowser {
         }
         button("Keep the lot").click();
         assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
-        assertThat(page.getByRole(AriaRole.CELL, new Page.GetByRoleOptions().setName(name).setExact(true)))
+        assertThat(page.getByRole(
+                        AriaRole.CELL, new Page.GetByRoleOptions().setName(name).setExact(true)))
                 .isVisible();
     }
 
@@ -94,7 +96,7 @@ class MainJobIT extends InBrowser {
         aimsAndMix();
         double bulkRye = 100 * 0.40 / (0.98 * 0.90);
         double bulkVetch = 25 * 0.50 / (0.98 * 0.90);
-        double bulkRadish = 10 * 0.10 / (0.98 * 0.92);
+        double bulkRadish = 10 * 0.20 / (0.98 * 0.92);
         mixFigures(bulkRye, bulkVetch, bulkRadish);
         sow(bulkRye + bulkVetch);
         double nInTops = 5200 * 0.028;
@@ -117,7 +119,8 @@ class MainJobIT extends InBrowser {
         button("New field").click();
         type("Name of the field", "Lower Rigg");
         page.getByLabel("Boundary file (GeoJSON)")
-                .setInputFiles(new FilePayload("rigg.geojson", "application/geo+json", BOUNDARY.getBytes(StandardCharsets.UTF_8)));
+                .setInputFiles(new FilePayload(
+                        "rigg.geojson", "application/geo+json", BOUNDARY.getBytes(StandardCharsets.UTF_8)));
         assertThat(page.getByText("1 left out inside")).isVisible();
         button("Make the field").click();
         assertThat(page.locator("h1")).hasText("Lower Rigg");
@@ -159,7 +162,8 @@ class MainJobIT extends InBrowser {
         lot("Cereal rye", "R 26", "90", "", "0.6", false);
         lot("Hairy vetch", "V 26", "80", "10", "4.2", true);
         lot("Daikon radish", "D 26", "92", "", "5", false);
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Fields")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Fields"))
+                .click();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Lower Rigg"))
                 .click();
     }
@@ -177,7 +181,7 @@ class MainJobIT extends InBrowser {
         step("Mix");
         species("Cereal rye", "40", "R 26");
         species("Hairy vetch", "50", "V 26");
-        species("Daikon radish", "10", "D 26");
+        species("Daikon radish", "20", "D 26");
         saved();
     }
 
@@ -185,7 +189,7 @@ class MainJobIT extends InBrowser {
         close(rye, shown("Bulk rate, Cereal rye"), 0.5, "rye in the box");
         close(vetch, shown("Bulk rate, Hairy vetch"), 0.05, "vetch in the box");
         close(radish, shown("Bulk rate, Daikon radish"), 0.05, "radish in the box");
-        double seeds = (40 * 39_700 + 12.5 * 35_300 + 1.0 * 75_000) / 1e4;
+        double seeds = (40 * 39_700 + 12.5 * 35_300 + 2.0 * 75_000) / 1e4;
         close(seeds, shown("Live seeds of the mix"), 0.5, "live seeds");
         double bulk = rye + vetch + radish;
         close(bulk, shown("Seed of the mix"), 0.5, "seed of the mix");
@@ -256,7 +260,10 @@ class MainJobIT extends InBrowser {
         figure("From the cover").click();
         var working = page.getByRole(AriaRole.DIALOG);
         assertThat(working).containsText("tops * released / 100 * evidence");
-        working.getByRole(AriaRole.BUTTON, new com.microsoft.playwright.Locator.GetByRoleOptions().setName("Share of the cover's nitrogen released"))
+        working.getByRole(
+                        AriaRole.BUTTON,
+                        new com.microsoft.playwright.Locator.GetByRoleOptions()
+                                .setName("Share of the cover's nitrogen released"))
                 .click();
         assertThat(working).containsText("-53.44 + 16.98 * sqrt(n)");
         assertThat(working).containsText("Vigil & Kissel 1991");
@@ -265,7 +272,7 @@ class MainJobIT extends InBrowser {
         page.keyboard().press("Escape");
         assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Notes")))
-                .containsText("Daikon radish");
+                .containsText("Daikon radish at 20 % of its full rate");
     }
 
     private void undoAndRedo() {
@@ -301,15 +308,19 @@ class MainJobIT extends InBrowser {
         assertEquals("etlo-dossier", dossier.path("format").asText());
         assertEquals(5200, dossier.at("/plan/covers/0/stand/biomass/value").asInt());
         assertEquals("kg/ha", dossier.at("/plan/covers/0/stand/biomass/unit").asText());
-        assertEquals(2, dossier.at("/context/field/boundary/features/0/geometry/coordinates").size());
+        assertEquals(
+                2,
+                dossier.at("/context/field/boundary/features/0/geometry/coordinates")
+                        .size());
 
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Fields")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Fields"))
+                .click();
         page.getByLabel("Plan file").setInputFiles(new FilePayload("plan.json", "application/json", file));
         assertThat(page.locator("h1")).hasText("Lower Rigg");
         Download again = page.waitForDownload(() -> button("Plan as JSON").click());
         assertArrayEquals(file, Files.readAllBytes(again.path()));
 
-        button("Sign out").click();
+        signOut();
         newPractice();
         page.getByLabel("Plan file").setInputFiles(new FilePayload("plan.json", "application/json", file));
         assertThat(page.locator("h1")).hasText("Lower Rigg");

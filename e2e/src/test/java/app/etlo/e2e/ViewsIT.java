@@ -17,11 +17,9 @@ class ViewsIT extends InBrowser {
 
     private void fits(String where) {
         assertThat(page.locator("h1").first()).isVisible();
-        Object wide = page.evaluate(
-                "document.documentElement.scrollWidth - document.documentElement.clientWidth");
+        Object wide = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth");
         assertEquals(0, ((Number) wide).intValue(), where + " is wider than the window");
-        Object small = page.evaluate(
-                """
+        Object small = page.evaluate("""
                 [...document.querySelectorAll('body *')]
                   .filter((e) => [...e.childNodes].some((n) => n.nodeType === 3 && n.textContent.trim()))
                   .filter((e) => e.checkVisibility() && parseFloat(getComputedStyle(e).fontSize) < 11)
@@ -96,7 +94,7 @@ class ViewsIT extends InBrowser {
                 .click();
         assertThat(page.locator("main")).containsText("No lot yet");
         accessible("no lot");
-        button("Sign out").click();
+        signOut();
         demo();
         page.getByLabel("Find a field or farm").fill("no such");
         assertThat(page.getByText("No field or farm is called “no such”.")).isVisible();
