@@ -1,6 +1,9 @@
 import { useState } from 'react';
+import { flushSync } from 'react-dom';
+import { createRoot } from 'react-dom/client';
 
-import { today, token } from '../api/client';
+import { today, token, type Evaluation } from '../api/client';
+import { GroundSection, type SectionHand } from '../section/GroundSection';
 import { useOpenPlan } from './context';
 
 function hand(blob: Blob, name: string) {
@@ -12,25 +15,52 @@ function hand(blob: Blob, name: string) {
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
-/** The drawn section as a picture that stands by itself: every colour written out, always as by day. */
-function drawnSection(): string {
-  const svg = document.getElementById('section');
-  if (!svg) return '';
-  const root = document.documentElement;
-  const theme = root.dataset.theme;
-  root.dataset.theme = 'day';
-  const style = getComputedStyle(root);
-  const text = new XMLSerializer()
-    .serializeToString(svg)
-    .replace(/var\((--[\w-]+)\)/g, (_, name: string) => style.getPropertyValue(name).trim());
-  if (theme) root.dataset.theme = theme;
-  else delete root.dataset.theme;
+const PRINT_WIDTH = 1000;
+const PRINT_HEIGHT = 330;
+const NO_HAND: SectionHand = {
+  drag: () => undefined,
+  drop: () => undefined,
+  cancel: () => undefined,
+  step: () => undefined,
+  pick: () => undefined,
+  note: () => undefined,
+};
+
+/** The whole section as a picture that stands by itself: every colour written out, always as by day. */
+function drawnSection(evaluation: Evaluation, us: boolean): string {
+  const sheet = document.createElement('div');
+  const root = createRoot(sheet);
+  flushSync(() =>
+    root.render(
+      <GroundSection
+        evaluation={evaluation}
+        fold="full"
+        width={PRINT_WIDTH}
+        height={PRINT_HEIGHT}
+        us={us}
+        moved={{}}
+        hand={NO_HAND}
+      />,
+    ),
+  );
+  const svg = sheet.querySelector('svg');
+  const page = document.documentElement;
+  const theme = page.dataset.theme ?? 'day';
+  page.dataset.theme = 'day';
+  const style = getComputedStyle(page);
+  const text = svg
+    ? new XMLSerializer()
+        .serializeToString(svg)
+        .replace(/var\((--[\w-]+)\)/g, (_, name: string) => style.getPropertyValue(name).trim())
+    : '';
+  page.dataset.theme = theme;
+  root.unmount();
   return text;
 }
 
 /** The plan on paper and as a file. */
 export function PlanFiles() {
-  const { session, state, field } = useOpenPlan();
+  const { session, state, field, us } = useOpenPlan();
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
   const name = field.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase() || 'plan';
@@ -46,7 +76,10 @@ export function PlanFiles() {
           : await fetch(path, {
               method: 'POST',
               headers: { ...(await token()), 'Content-Type': 'application/json' },
-              body: JSON.stringify({ asOf: today(), sectionSvg: drawnSection() }),
+              body: JSON.stringify({
+                asOf: today(),
+                sectionSvg: state.evaluation && drawnSection(state.evaluation, us),
+              }),
             });
       if (!answer.ok) throw new Error(`the server answered ${answer.status}`);
       hand(await answer.blob(), what === 'pdf' ? `${name}.pdf` : `${name}.json`);

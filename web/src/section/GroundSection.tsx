@@ -76,7 +76,7 @@ function Veil({ d, focus }: { d: DisplayList; focus: [string, string] }) {
         width={Math.max(0, a - d.scale.x0)}
         height={h}
         fill="var(--paper)"
-        opacity="0.6"
+        fillOpacity="0.6"
       />
       <rect
         x={b}
@@ -84,7 +84,7 @@ function Veil({ d, focus }: { d: DisplayList; focus: [string, string] }) {
         width={Math.max(0, d.scale.x1 - b)}
         height={h}
         fill="var(--paper)"
-        opacity="0.6"
+        fillOpacity="0.6"
       />
       <path
         d={`M${a} ${d.bottom}V2H${b}V${d.bottom}`}

@@ -25,7 +25,7 @@ export const Ground = memo(function Ground({ d }: { d: DisplayList }) {
           fill="none"
           stroke="var(--root)"
           strokeWidth={s.tap ? 1.1 : 0.65}
-          opacity={s.cover ? 0.85 : 0.7}
+          strokeOpacity={s.cover ? 0.85 : 0.7}
         />
       ))}
       {d.tileY !== undefined &&
@@ -50,7 +50,7 @@ export const Stands = memo(function Stands({ d, prefix, thin }: Layer & { thin?:
     <>
       {d.dead.map((s) => (
         <g key={s.key}>
-          <path d={s.d} fill="var(--paper)" opacity="0.75" />
+          <path d={s.d} fill="var(--paper)" fillOpacity="0.75" />
           <path
             d={s.d}
             fill={`url(#${prefix}-straw)`}
@@ -73,7 +73,7 @@ export const Stands = memo(function Stands({ d, prefix, thin }: Layer & { thin?:
               strokeLinejoin="round"
             />
             {!thin && s.fine && (
-              <path d={s.fine} fill="none" stroke={line} strokeWidth="0.75" opacity="0.75" />
+              <path d={s.fine} fill="none" stroke={line} strokeWidth="0.75" strokeOpacity="0.75" />
             )}
             {!thin && s.heads && <path d={s.heads} fill="var(--paper)" stroke={line} />}
           </g>

@@ -14,6 +14,7 @@ import app.etlo.core.plan.EvaluationWriter;
 import app.etlo.core.plan.WorkingView;
 import app.etlo.core.quantity.Shown;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.web.util.HtmlUtils;
@@ -25,7 +26,7 @@ final class PlanPage {
               font-family: 'Etlo Figures'; font-size: 8pt; } }
             body { font-family: 'Etlo Text'; font-size: 9.6pt; color: #0F1E26; }
             h1 { font-size: 19pt; margin: 0; } h2 { font-size: 12.5pt; margin: 13pt 0 3pt; border-bottom: 1pt solid #0F1E26; }
-            h3 { font-size: 10pt; margin: 8pt 0 1pt; }
+            h3 { font-size: 10pt; margin: 8pt 0 1pt; } h2, h3 { page-break-after: avoid; } table { page-break-inside: avoid; }
             table { width: 100%; border-collapse: collapse; } td, th { padding: 1.6pt 4pt 1.6pt 0; vertical-align: top; }
             th { text-align: left; font-weight: normal; color: #3A484F; font-size: 8.5pt; border-bottom: .7pt solid #0F1E26; }
             tr { page-break-inside: avoid; } td { border-bottom: .4pt solid #D3DAD8; }
@@ -139,6 +140,7 @@ final class PlanPage {
                         .append(figure(b.rateFigure()))
                         .append("; the catch test must weigh ")
                         .append(figure(b.catchFigure()))
+                        .append(inputsOf(b.catchFigure(), "width", "distance"))
                         .append(".</p>");
             }
         }
@@ -216,7 +218,7 @@ final class PlanPage {
         page.append("<h2>Notes</h2>");
         for (NoteView n : e.notes()) {
             page.append("<p class=\"note\"><b>")
-                    .append(n.weight().id().toUpperCase(java.util.Locale.ROOT))
+                    .append(n.weight().id().toUpperCase(Locale.ROOT))
                     .append("</b> ")
                     .append(text(n.text()))
                     .append(n.answer()
@@ -255,6 +257,14 @@ final class PlanPage {
                     .append(text(w.source() + " (" + w.status().words() + "). " + w.remark()))
                     .append("</span></div>");
         });
+    }
+
+    /** Some of the numbers put into a figure, in brackets: a catch target says nothing without width and distance. */
+    private String inputsOf(String id, String... symbols) {
+        return WorkingView.of(evaluated.figures().get(id), evaluated).inputs().stream()
+                .filter(i -> List.of(symbols).contains(i.symbol()))
+                .map(i -> text(i.label().toLowerCase(Locale.ROOT) + " " + i.text() + " " + i.unit()))
+                .collect(Collectors.joining(", ", " (", ")"));
     }
 
     private String figure(String id) {

@@ -5,6 +5,7 @@ import app.etlo.core.plan.Refused;
 import app.etlo.server.evaluation.Evaluations;
 import app.etlo.server.plan.PlanStore;
 import com.openhtmltopdf.extend.FSSupplier;
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FSFontUseCase;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
@@ -12,8 +13,11 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -28,6 +32,13 @@ import org.springframework.web.bind.annotation.RestController;
 class PrintController {
     private static final String SANS = "AlegreyaSans";
     private static final String FIGURES = "SofiaSansSemiCondensed";
+
+    private static final String TEXT_NAME = "Etlo Text";
+    private static final String FIGURES_NAME = "Etlo Figures";
+    /** Width of the printed text block, px. */
+    private static final int PAPER_PX = 688;
+
+    private static final Pattern VIEW_BOX = Pattern.compile("viewBox=\"0 0 ([1-9]\\d{0,4}) ([1-9]\\d{0,4})\"");
 
     private final PlanStore plans;
     private final Evaluations evaluations;
@@ -65,24 +76,25 @@ class PrintController {
                 .body(render(html));
     }
 
-    /** Scales the drawing to the width of the page; its viewBox keeps the shape. */
+    /** Scales the drawing to the width of the page, and puts the embedded fonts in place of the screen's. */
     private static String toPaper(String svg) {
-        return svg.replaceFirst("(<svg[^>]*?) width=\"[^\"]*\"", "$1 width=\"680\"")
-                .replaceFirst("(<svg[^>]*?) height=\"[^\"]*\"", "$1 height=\"174\"")
-                .replace("'Sofia Sans Semi Condensed'", "Etlo Figures")
-                .replace("'Alegreya Sans'", "Etlo Text");
+        Matcher box = VIEW_BOX.matcher(svg);
+        double shape = box.find() ? Double.parseDouble(box.group(2)) / Double.parseDouble(box.group(1)) : 0.3;
+        return svg.replaceFirst("(<svg[^>]*?) width=\"[^\"]*\"", "$1 width=\"" + PAPER_PX + "\"")
+                .replaceFirst("(<svg[^>]*?) height=\"[^\"]*\"", "$1 height=\"" + Math.round(PAPER_PX * shape) + "\"")
+                .replace("'Sofia Sans Semi Condensed', sans-serif", FIGURES_NAME)
+                .replace("'Alegreya Sans', sans-serif", TEXT_NAME);
     }
 
     static byte[] render(String html) throws IOException {
         try (ByteArrayOutputStream out = new ByteArrayOutputStream();
                 BatikSVGDrawer svg = new BatikSVGDrawer()) {
             PdfRendererBuilder builder = new PdfRendererBuilder();
-            builder.useFont(font("500Medium", SANS + "_500Medium"), "Etlo Text", 400, FontStyle.NORMAL, true);
-            builder.useFont(font("700Bold", SANS + "_700Bold"), "Etlo Text", 700, FontStyle.NORMAL, true);
-            builder.useFont(
-                    font("500Medium_Italic", SANS + "_500Medium_Italic"), "Etlo Text", 400, FontStyle.ITALIC, true);
-            builder.useFont(font("400Regular", FIGURES + "_400Regular"), "Etlo Figures", 400, FontStyle.NORMAL, true);
-            builder.useFont(font("700Bold", FIGURES + "_700Bold"), "Etlo Figures", 700, FontStyle.NORMAL, true);
+            font(builder, SANS, "500Medium", TEXT_NAME, FontStyle.NORMAL, 400, 500);
+            font(builder, SANS, "700Bold", TEXT_NAME, FontStyle.NORMAL, 700);
+            font(builder, SANS, "500Medium_Italic", TEXT_NAME, FontStyle.ITALIC, 400, 500);
+            font(builder, FIGURES, "400Regular", FIGURES_NAME, FontStyle.NORMAL, 400);
+            font(builder, FIGURES, "700Bold", FIGURES_NAME, FontStyle.NORMAL, 700);
             builder.useSVGDrawer(svg);
             builder.withHtmlContent(html, "");
             builder.toStream(out);
@@ -91,8 +103,14 @@ class PrintController {
         }
     }
 
-    private static FSSupplier<InputStream> font(String folder, String name) {
-        String path = "/print-fonts/" + folder + "/" + name + ".ttf";
-        return () -> Objects.requireNonNull(PrintController.class.getResourceAsStream(path), path);
+    /** Embeds a font for the page and for the drawing in it, under each weight it stands for. */
+    private static void font(
+            PdfRendererBuilder builder, String family, String cut, String name, FontStyle style, int... weights) {
+        String path = "/print-fonts/" + cut + "/" + family + "_" + cut + ".ttf";
+        FSSupplier<InputStream> open =
+                () -> Objects.requireNonNull(PrintController.class.getResourceAsStream(path), path);
+        for (int weight : weights) {
+            builder.useFont(open, name, weight, style, true, EnumSet.of(FSFontUseCase.DOCUMENT, FSFontUseCase.SVG));
+        }
     }
 }

@@ -48,7 +48,12 @@ final class SafeSvg {
             "font-style",
             "text-anchor",
             "patternUnits",
-            "patternTransform");
+            "patternTransform",
+            "transform",
+            "stroke-dasharray",
+            "stroke-linecap",
+            "stroke-opacity",
+            "fill-opacity");
     private static final String VALUE = "[\\w\\s.,#%()'\\-+]*";
 
     private SafeSvg() {}
