@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 
 import { api, Refusal, taken } from '../api/client';
 import { problemAt, TextField } from '../ui/inputs';
+import { Horizon } from './Horizon';
 
 export function SignInPage() {
   const [opening, setOpening] = useState(false);
@@ -32,18 +33,20 @@ export function SignInPage() {
         : 'The server does not answer. Nothing you typed is lost.'
       : '';
   return (
-    <main className="grid min-h-dvh grid-rows-[1fr_auto_1.2fr]">
-      <div className="self-end px-8 pb-4 text-right sm:px-24">
+    <main className="flex min-h-dvh flex-col bg-[var(--soil)]">
+      <div className="bg-paper px-8 pt-16 text-right sm:px-24">
         <h1 className="text-[40px] leading-none font-bold">Etlo</h1>
         <p className="text-[16px] text-ink2 italic">
           what grows between the crops, and what it leaves them
         </p>
       </div>
-      <div className="border-t-2 border-ink" />
-      <div className="bg-[var(--soil)] px-8 pt-5 sm:px-24">
+      <div className="bg-paper">
+        <Horizon />
+      </div>
+      <div className="-mt-28 px-8 pb-8 sm:px-24">
         <form
           noValidate
-          className="ml-auto flex w-fit flex-col items-start gap-3 bg-paper p-5"
+          className="relative ml-auto flex w-fit flex-col items-start gap-3 bg-paper p-5"
           onSubmit={(e) => {
             e.preventDefault();
             enter.mutate();
