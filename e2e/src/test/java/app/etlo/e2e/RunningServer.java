@@ -82,7 +82,7 @@ final class RunningServer {
     private boolean answers() {
         try {
             var connection = (java.net.HttpURLConnection)
-                    java.net.URI.create(url() + "/actuator/health").toURL().openConnection();
+                    java.net.URI.create(url() + "/actuator/health/readiness").toURL().openConnection();
             connection.setConnectTimeout(100);
             connection.setReadTimeout(2000);
             return connection.getResponseCode() == 200 || pause();
