@@ -22,6 +22,7 @@ import { PlanSession } from '../plan/PlanSession';
 import { SaveLine } from '../plan/SaveLine';
 import { GroundSection, type SectionHand } from '../section/GroundSection';
 import { addDays } from '../section/scale';
+import { useSheetHeight } from '../section/useSheetHeight';
 import { useWidth } from '../section/useWidth';
 import { AimsStep } from './AimsStep';
 import { EndStep } from './EndStep';
@@ -45,7 +46,6 @@ interface Loaded {
   lots: Lot[];
 }
 
-const HEIGHT = { full: 374, strip: 112 };
 /** Below this width the section shows one window at a time. */
 const NARROW = 760;
 const BODY: Record<StepId, ComponentType<StepProps>> = {
@@ -138,6 +138,7 @@ export function FieldBench({ loaded }: { loaded: Loaded }) {
   const [note, setNote] = useState<string>();
   const beforeDrag = useRef<Plan>(undefined);
   const [ref, width] = useWidth(1248);
+  const height = useSheetHeight(step.fold);
   usePage(session);
 
   const us = farm.units === 'us';
@@ -194,7 +195,6 @@ export function FieldBench({ loaded }: { loaded: Loaded }) {
 
   const Body = BODY[step.id];
   const focus = focusOf(step, evaluation, inHand);
-  const fold = step.fold;
   return (
     <PlanContext value={open}>
       <TopBar
@@ -208,13 +208,13 @@ export function FieldBench({ loaded }: { loaded: Loaded }) {
       />
       <main className="px-4 max-[640px]:px-2">
         <TitleRow />
-        <div ref={ref} className="overflow-hidden" style={{ height: HEIGHT[fold] }}>
+        <div ref={ref} className="overflow-hidden" style={{ height }}>
           {evaluation && (
             <GroundSection
               evaluation={evaluation}
-              fold={fold}
+              fold={step.fold}
               width={width}
-              height={HEIGHT[fold]}
+              height={height}
               us={us}
               inHand={inHand}
               focus={focus}
