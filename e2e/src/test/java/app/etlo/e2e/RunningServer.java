@@ -81,8 +81,11 @@ final class RunningServer {
     /** Asks the health page; waits a tenth of a second for an answer. */
     private boolean answers() {
         try {
-            var connection = (java.net.HttpURLConnection)
-                    java.net.URI.create(url() + "/actuator/health/readiness").toURL().openConnection();
+            var connection = (java.net.HttpURLConnection) java.net
+                    .URI
+                    .create(url() + "/actuator/health/readiness")
+                    .toURL()
+                    .openConnection();
             connection.setConnectTimeout(100);
             connection.setReadTimeout(2000);
             return connection.getResponseCode() == 200 || pause();
