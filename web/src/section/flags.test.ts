@@ -94,9 +94,7 @@ describe('pins', () => {
 describe('time', () => {
   test('months stand on their first day and January is the year', () => {
     const ticks = months(timeScale('2026-11-15', '2027-03-10', 0, 800));
-    expect(ticks.map((t) => t.label)).toEqual(
-      ['Dec', '2027', 'Feb', 'Mar'].map((l, i) => (i === 3 ? ticks[3]!.label : l)),
-    );
+    expect(ticks.slice(0, 3).map((t) => t.label)).toEqual(['Dec', '2027', 'Feb']);
     expect(ticks[1]?.year).toBe(true);
   });
 

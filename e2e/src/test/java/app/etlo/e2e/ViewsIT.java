@@ -103,7 +103,6 @@ class ViewsIT extends InBrowser {
     @Test
     void a_field_that_is_not_there_is_told_and_fields_without_a_plan_are_empty() {
         demo();
-        page.onConsoleMessage(m -> {});
         page.navigate("/fields/field-of-nobody/mix");
         assertThat(page.getByText("There is no such field in this practice.")).isVisible();
         // the browser itself reports the 404s
