@@ -6,11 +6,14 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, Outlet } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
 
+import { JoinPage } from './account/JoinPage';
+import { ResetPage } from './account/ResetPage';
 import { SignInPage } from './account/SignInPage';
 import { useSession } from './account/useSession';
 import { theme } from './app/theme';
 import { FieldPage } from './bench/FieldPage';
 import { FieldsPage } from './fields/FieldsPage';
+import { PeoplePage } from './people/PeoplePage';
 import { SeedStorePage } from './store/SeedStorePage';
 
 function Gate({ children }: { children: ReactNode }) {
@@ -32,6 +35,8 @@ function Gate({ children }: { children: ReactNode }) {
 const router = createBrowserRouter([
   { path: '/', element: <Navigate to="/fields" replace /> },
   { path: '/sign-in', element: <SignInPage /> },
+  { path: '/join', element: <JoinPage /> },
+  { path: '/reset', element: <ResetPage /> },
   {
     element: (
       <Gate>
@@ -43,6 +48,7 @@ const router = createBrowserRouter([
       { path: '/fields/:fieldId', element: <FieldPage /> },
       { path: '/fields/:fieldId/:step', element: <FieldPage /> },
       { path: '/seed-store', element: <SeedStorePage /> },
+      { path: '/people', element: <PeoplePage /> },
     ],
   },
   { path: '*', element: <Navigate to="/fields" replace /> },

@@ -1,97 +1,109 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 
-import { api, Refusal, taken } from '../api/client';
+import { api, taken } from '../api/client';
 import { problemAt, TextField } from '../ui/inputs';
-import { Horizon } from './Horizon';
+import { Entrance } from './Entrance';
+import { useEntrance } from './useEntrance';
 
+type Way = 'sign-in' | 'open' | 'forgot';
+
+const WAYS: Record<Way, { title: string; button: string }> = {
+  'sign-in': { title: 'Sign in', button: 'Sign in' },
+  open: { title: 'Open a practice', button: 'Open it' },
+  forgot: { title: 'A new password', button: 'Send me a link' },
+};
+
+/** Signing in, opening a practice, and asking for a new password: one form, as long as what it needs. */
 export function SignInPage() {
-  const [opening, setOpening] = useState(false);
+  const [way, setWay] = useState<Way>('sign-in');
   const [practice, setPractice] = useState('');
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
-  const queries = useQueryClient();
-  const navigate = useNavigate();
-  const enter = useMutation({
-    mutationFn: async () =>
-      opening
-        ? taken(await api.POST('/api/practices', { body: { practice, email, password } }))
-        : taken(await api.POST('/api/session', { body: { email, password } })),
-    onSuccess: (session) => {
-      queries.clear();
-      queries.setQueryData(['session'], session);
-      void navigate('/fields');
-    },
-  });
-  const error = enter.error;
-  const problems = error instanceof Refusal ? error.problems : [];
-  const general =
-    error && problems.length === 0
-      ? error instanceof Refusal
-        ? error.message
-        : 'The server does not answer. Nothing you typed is lost.'
-      : '';
-  return (
-    <main className="flex min-h-dvh flex-col bg-[var(--soil)]">
-      <div className="bg-paper px-8 pt-16 text-right sm:px-24">
-        <h1 className="text-[40px] leading-none font-bold">Etlo</h1>
-        <p className="text-[16px] text-ink2 italic">
-          what grows between the crops, and what it leaves them
-        </p>
-      </div>
-      <div className="bg-paper">
-        <Horizon />
-      </div>
-      <div className="-mt-28 px-8 pb-8 sm:px-24">
-        <form
-          noValidate
-          className="relative ml-auto flex w-fit flex-col items-start gap-3 bg-paper p-5"
-          onSubmit={(e) => {
-            e.preventDefault();
-            enter.mutate();
-          }}
-        >
-          <h2>{opening ? 'Open a practice' : 'Sign in'}</h2>
-          {opening && (
-            <TextField
-              label="Name of the practice"
-              value={practice}
-              onChange={setPractice}
-              problem={problemAt(problems, '/practice')}
-            />
-          )}
-          <TextField
-            label="E-mail address"
-            type="email"
-            autoComplete="username"
-            value={email}
-            onChange={setEmail}
-            problem={problemAt(problems, '/email')}
-          />
-          <TextField
-            label="Password"
-            type="password"
-            autoComplete={opening ? 'new-password' : 'current-password'}
-            value={password}
-            onChange={setPassword}
-            problem={problemAt(problems, '/password')}
-          />
-          {general && (
-            <p role="alert" className="max-w-64 text-hand">
-              {general}
-            </p>
-          )}
-          <div className="flex items-center gap-4">
-            <button type="submit" className="btn btn-main" disabled={enter.isPending}>
-              {opening ? 'Open it' : 'Sign in'}
-            </button>
-            <button type="button" className="link" onClick={() => setOpening(!opening)}>
-              {opening ? 'I have an account' : 'Open a practice'}
-            </button>
-          </div>
-        </form>
-      </div>
-    </main>
+  const [asked, setAsked] = useState('');
+  const { enter, problems, general } = useEntrance(async () =>
+    way === 'open'
+      ? taken(await api.POST('/api/practices', { body: { practice, email, password } }))
+      : taken(await api.POST('/api/session', { body: { email, password } })),
   );
+  const reset = useEntranceLetter(email, () => setAsked(email));
+  const go = (to: Way) => {
+    setAsked('');
+    enter.reset();
+    setWay(to);
+  };
+  const other = (to: Way, name: string) => (
+    <button type="button" className="link" onClick={() => go(to)}>
+      {name}
+    </button>
+  );
+  return (
+    <Entrance
+      title={WAYS[way].title}
+      onSubmit={() => (way === 'forgot' ? void reset.send() : enter.mutate())}
+      problem={way === 'forgot' ? reset.problem : general}
+    >
+      {way === 'open' && (
+        <TextField
+          label="Name of the practice"
+          value={practice}
+          onChange={setPractice}
+          problem={problemAt(problems, '/practice')}
+        />
+      )}
+      <TextField
+        label="E-mail address"
+        type="email"
+        autoComplete="username"
+        value={email}
+        onChange={setEmail}
+        problem={problemAt(problems, '/email')}
+      />
+      {way !== 'forgot' && (
+        <TextField
+          label="Password"
+          type="password"
+          autoComplete={way === 'open' ? 'new-password' : 'current-password'}
+          value={password}
+          onChange={setPassword}
+          problem={problemAt(problems, '/password')}
+        />
+      )}
+      {asked && (
+        <p role="status" className="max-w-72">
+          If {asked} has an account, a letter with a link is on its way to it.
+        </p>
+      )}
+      <div className="flex flex-wrap items-center gap-4">
+        <button
+          type="submit"
+          className="btn btn-main"
+          disabled={enter.isPending || reset.isPending}
+        >
+          {WAYS[way].button}
+        </button>
+        {way === 'sign-in'
+          ? other('open', 'Open a practice')
+          : other('sign-in', 'I have an account')}
+        {way === 'sign-in' && other('forgot', 'Forgotten password')}
+      </div>
+    </Entrance>
+  );
+}
+
+/** Asks for the letter; the answer does not tell whether the address is known. */
+function useEntranceLetter(email: string, onAsked: () => void) {
+  const [problem, setProblem] = useState('');
+  const [isPending, setPending] = useState(false);
+  const send = async () => {
+    setPending(true);
+    setProblem('');
+    try {
+      taken(await api.POST('/api/resets', { body: { email } }));
+      onAsked();
+    } catch (e) {
+      setProblem(e instanceof Error ? e.message : 'it did not work');
+    }
+    setPending(false);
+  };
+  return { send, problem, isPending };
 }

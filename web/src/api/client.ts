@@ -17,11 +17,24 @@ export type Problem = { pointer: string; message: string };
 export class Refusal extends Error {
   readonly status: number;
   readonly problems: Problem[];
+  /** What the problem carries beside its words, such as both sides of a conflict. */
+  readonly body: Record<string, unknown>;
 
-  constructor(status: number, detail: string, problems: Problem[]) {
+  constructor(
+    status: number,
+    detail: string,
+    problems: Problem[],
+    body: Record<string, unknown> = {},
+  ) {
     super(detail);
     this.status = status;
     this.problems = problems;
+    this.body = body;
+  }
+
+  /** Whether the same may go through later without anything being changed. */
+  get passing() {
+    return this.status === 401 || this.status === 408 || this.status === 429 || this.status >= 500;
   }
 }
 
@@ -52,7 +65,9 @@ api.use({
 
 type Answer<T> = { data?: T; error?: unknown; response: Response };
 
-const isProblem = (e: unknown): e is { detail?: string; problems?: Problem[] } =>
+const isProblem = (
+  e: unknown,
+): e is { detail?: string; problems?: Problem[] } & Record<string, unknown> =>
   typeof e === 'object' && e !== null;
 
 /** The data of an answer, or the refusal thrown. */
@@ -62,7 +77,8 @@ export function taken<T>(answer: Answer<T>): T {
   throw new Refusal(
     answer.response.status,
     e.detail ?? `The server answered ${answer.response.status}.`,
-    e.problems ?? [],
+    (e.problems ?? []).map((p) => ({ ...p, pointer: p.pointer.replace(/^\/mine(?=\/|$)/, '') })),
+    e,
   );
 }
 

@@ -68,7 +68,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/farms/{id}": {
+    "/api/farms/{farmId}": {
         parameters: {
             query?: never;
             header?: never;
@@ -100,6 +100,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fields/{fieldId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["field"];
+        put: operations["put_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fields/{fieldId}/plan": {
         parameters: {
             query?: never;
@@ -116,16 +132,16 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/fields/{id}": {
+    "/api/fields/{fieldId}/plans": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["field"];
-        put: operations["put_1"];
-        post?: never;
+        get: operations["all"];
+        put?: never;
+        post: operations["copy"];
         delete?: never;
         options?: never;
         head?: never;
@@ -143,6 +159,102 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/history/{kind}/{documentId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/history/{kind}/{documentId}/{saveId}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invitations/accepted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["accept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invitations/opened": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["open_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invitations/{invitationId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["withdraw"];
         options?: never;
         head?: never;
         patch?: never;
@@ -180,7 +292,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/lots/{id}": {
+    "/api/lots/{lotId}": {
         parameters: {
             query?: never;
             header?: never;
@@ -190,7 +302,103 @@ export interface paths {
         get?: never;
         put: operations["put"];
         post?: never;
-        delete: operations["remove"];
+        delete: operations["remove_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["rename"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["signOutEverywhere"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["people"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{personId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_2"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{personId}/role": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["become"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -203,9 +411,25 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["get"];
         put: operations["save"];
         post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{planId}/current": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["makeCurrent"];
         delete?: never;
         options?: never;
         head?: never;
@@ -222,6 +446,22 @@ export interface paths {
         get: operations["export"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{planId}/merge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["merge"];
         delete?: never;
         options?: never;
         head?: never;
@@ -260,6 +500,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/{planId}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{planId}/revisions/{number}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/{planId}/undo": {
         parameters: {
             query?: never;
@@ -286,6 +558,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["open"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/resets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["askReset"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/resets/used": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["reset"];
         delete?: never;
         options?: never;
         head?: never;
@@ -359,12 +663,26 @@ export interface components {
             id: string;
             name: string;
         };
+        Comparison: {
+            author: string;
+            /** Format: int32 */
+            head: number;
+            mine: string[];
+            overlaps: string[];
+            /** Format: date-time */
+            savedAt: string;
+            theirs: string[];
+        };
         ComponentEntry: {
             lotId?: string;
             seeds?: components["schemas"]["Quantity"];
             /** Format: double */
             sharePercent?: number;
             species: string;
+        };
+        Copy: {
+            label: string;
+            plan: components["schemas"]["PlanDocument"];
         };
         CoverEntry: {
             aims?: string[];
@@ -417,6 +735,17 @@ export interface components {
             /** Format: date */
             on: string;
         };
+        Entry: {
+            author: string;
+            changes: string[];
+            kind: string;
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            savedAt: string;
+            /** Format: int32 */
+            target?: number;
+        };
         Evaluation: {
             /** Format: date */
             asOf: string;
@@ -448,6 +777,10 @@ export interface components {
             /** @enum {string} */
             units: "metric" | "us";
         };
+        FarmSave: {
+            base?: components["schemas"]["FarmEntry"];
+            mine: components["schemas"]["FarmEntry"];
+        };
         FieldEntry: {
             area?: components["schemas"]["Quantity"];
             boundary?: components["schemas"]["JsonNode"];
@@ -461,6 +794,10 @@ export interface components {
             organicMatterPercent?: number;
             texture?: string;
             tileDepth?: components["schemas"]["Quantity"];
+        };
+        FieldSave: {
+            base?: components["schemas"]["FieldEntry"];
+            mine: components["schemas"]["FieldEntry"];
         };
         FieldSummary: {
             area: string;
@@ -498,6 +835,7 @@ export interface components {
         };
         Imported: {
             fieldId: string;
+            kept: string[];
             planId: string;
         };
         InputView: {
@@ -515,6 +853,31 @@ export interface components {
             unit: string;
             /** Format: double */
             value: number;
+        };
+        Invitation: {
+            /** Format: date-time */
+            expiresAt: string;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            role: "adviser" | "assistant";
+            token: string;
+        };
+        Invited: {
+            /** Format: date-time */
+            expiresAt: string;
+            /** Format: int64 */
+            id: number;
+            madeBy: string;
+            /** @enum {string} */
+            role: "adviser" | "assistant";
+        };
+        Joining: {
+            /** Format: email */
+            email: string;
+            name: string;
+            password: string;
+            token: string;
         };
         JsonNode: Record<string, never>;
         JudgementView: {
@@ -541,6 +904,14 @@ export interface components {
             figureId: string;
             label: string;
         };
+        Listed: {
+            author: string;
+            current: boolean;
+            id: string;
+            label: string;
+            /** Format: date-time */
+            savedAt: string;
+        };
         LotEntry: {
             bagSize?: components["schemas"]["Quantity"];
             germinationIncludesHardSeed?: boolean;
@@ -560,11 +931,22 @@ export interface components {
             /** Format: date */
             testedOn?: string;
         };
+        LotSave: {
+            base?: components["schemas"]["LotEntry"];
+            mine: components["schemas"]["LotEntry"];
+        };
         MixEntry: {
             components: components["schemas"]["ComponentEntry"][];
             method: string;
             /** Format: double */
             wastePercent?: number;
+        };
+        NameAsked: {
+            name: string;
+        };
+        NewPassword: {
+            old: string;
+            password: string;
         };
         NewPractice: {
             /** Format: email */
@@ -606,6 +988,9 @@ export interface components {
             weight: "stop" | "think" | "tip";
             wouldChange: string;
         };
+        Opened: {
+            token: string;
+        };
         OperationEntry: {
             id: string;
             kind: string;
@@ -615,6 +1000,10 @@ export interface components {
             subject?: string;
             when: components["schemas"]["DateEntry"];
             zone?: string;
+        };
+        OverlapView: {
+            overlaps: string[];
+            overridable: boolean;
         };
         ParamsEntry: {
             catchDistance?: components["schemas"]["Quantity"];
@@ -662,6 +1051,22 @@ export interface components {
             ratingFigure: string;
             /** Format: double */
             share: number;
+        };
+        PeopleView: {
+            invitations: components["schemas"]["Invited"][];
+            people: components["schemas"]["Person"][];
+            /** Format: int64 */
+            you: number;
+        };
+        Person: {
+            email: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: date-time */
+            joinedAt: string;
+            name: string;
+            /** @enum {string} */
+            role: "adviser" | "assistant";
         };
         PinView: {
             cover: boolean;
@@ -711,6 +1116,13 @@ export interface components {
             smallBox: boolean;
             species: string;
         };
+        ResetAsked: {
+            email: string;
+        };
+        ResetUsed: {
+            password: string;
+            token: string;
+        };
         ResidueView: {
             figureId: string;
             /** Format: date */
@@ -722,9 +1134,15 @@ export interface components {
             /** Format: date */
             to: string;
         };
+        RoleAsked: {
+            /** @enum {string} */
+            role: "adviser" | "assistant";
+        };
         Saved: {
             canRedo: boolean;
             canUndo: boolean;
+            current: boolean;
+            label: string;
             plan: components["schemas"]["PlanDocument"];
             /** Format: int32 */
             revision: number;
@@ -751,7 +1169,21 @@ export interface components {
         SessionView: {
             email: string;
             practice: string;
+            role: string;
             signedIn: boolean;
+        };
+        SharedConflict: {
+            overlaps: string[];
+            theirs: string[];
+        };
+        SharedEntry: {
+            author: string;
+            changes: string[];
+            /** Format: int64 */
+            id: number;
+            removed: boolean;
+            /** Format: date-time */
+            savedAt: string;
         };
         SignIn: {
             email: string;
@@ -789,6 +1221,10 @@ export interface components {
             text: string;
             /** @enum {string} */
             weight: "stop" | "think" | "tip";
+        };
+        Welcome: {
+            practice: string;
+            role: string;
         };
         WindowView: {
             afterCropId: string;
@@ -926,13 +1362,13 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                id: string;
+                farmId: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["FarmEntry"];
+                "application/json": components["schemas"]["FarmSave"];
             };
         };
         responses: {
@@ -969,6 +1405,54 @@ export interface operations {
             };
         };
     };
+    field: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fieldId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FieldEntry"];
+                };
+            };
+        };
+    };
+    put_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fieldId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FieldSave"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FieldEntry"];
+                };
+            };
+        };
+    };
     ofField: {
         parameters: {
             query?: never;
@@ -991,12 +1475,12 @@ export interface operations {
             };
         };
     };
-    field: {
+    all: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                id: string;
+                fieldId: string;
             };
             cookie?: never;
         };
@@ -1008,33 +1492,35 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["FieldEntry"];
+                    "application/json": components["schemas"]["Listed"][];
                 };
             };
         };
     };
-    put_1: {
+    copy: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                "X-Request-Id": string;
+            };
             path: {
-                id: string;
+                fieldId: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["FieldEntry"];
+                "application/json": components["schemas"]["Copy"];
             };
         };
         responses: {
-            /** @description OK */
-            200: {
+            /** @description Created */
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["FieldEntry"];
+                    "application/json": components["schemas"]["Saved"];
                 };
             };
         };
@@ -1056,6 +1542,141 @@ export interface operations {
                 content: {
                     "application/json": string;
                 };
+            };
+        };
+    };
+    history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+                documentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedEntry"][];
+                };
+            };
+        };
+    };
+    restore_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+                documentId: string;
+                saveId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoleAsked"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Invitation"];
+                };
+            };
+        };
+    };
+    accept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Joining"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    open_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Opened"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Welcome"];
+                };
+            };
+        };
+    };
+    withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                invitationId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -1104,13 +1725,13 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                id: string;
+                lotId: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LotEntry"];
+                "application/json": components["schemas"]["LotSave"];
             };
         };
         responses: {
@@ -1125,12 +1746,12 @@ export interface operations {
             };
         };
     };
-    remove: {
+    remove_1: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                id: string;
+                lotId: string;
             };
             cookie?: never;
         };
@@ -1142,6 +1763,158 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    rename: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Person"];
+                };
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPassword"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    signOutEverywhere: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleView"];
+                };
+            };
+        };
+    };
+    remove_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                personId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    become: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                personId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoleAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Person"];
+                };
+            };
+        };
+    };
+    get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Saved"];
+                };
             };
         };
     };
@@ -1162,6 +1935,48 @@ export interface operations {
                 "application/json": components["schemas"]["PlanDocument"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Saved"];
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    makeCurrent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -1196,6 +2011,37 @@ export interface operations {
             };
         };
     };
+    merge: {
+        parameters: {
+            query: {
+                base: number;
+            };
+            header: {
+                "If-Match": string;
+                "X-Request-Id": string;
+            };
+            path: {
+                planId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Saved"];
+                };
+            };
+        };
+    };
     print: {
         parameters: {
             query?: never;
@@ -1224,7 +2070,9 @@ export interface operations {
     };
     redo: {
         parameters: {
-            query?: never;
+            query?: {
+                over?: boolean;
+            };
             header: {
                 "If-Match": string;
                 "X-Request-Id": string;
@@ -1247,9 +2095,61 @@ export interface operations {
             };
         };
     };
-    undo: {
+    page: {
+        parameters: {
+            query?: {
+                before?: number;
+            };
+            header?: never;
+            path: {
+                planId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Entry"][];
+                };
+            };
+        };
+    };
+    restore: {
         parameters: {
             query?: never;
+            header: {
+                "If-Match": string;
+                "X-Request-Id": string;
+            };
+            path: {
+                planId: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Saved"];
+                };
+            };
+        };
+    };
+    undo: {
+        parameters: {
+            query?: {
+                over?: boolean;
+            };
             header: {
                 "If-Match": string;
                 "X-Request-Id": string;
@@ -1293,6 +2193,50 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SessionView"];
                 };
+            };
+        };
+    };
+    askReset: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ResetAsked"];
+            };
+        };
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    reset: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ResetUsed"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -29,6 +29,7 @@ function useTargets(open: boolean): Target[] {
     })),
     { to: '/fields', name: 'Fields', aside: 'view' },
     { to: '/seed-store', name: 'Seed store', aside: 'view' },
+    { to: '/people', name: 'People', aside: 'view' },
   ];
 }
 

@@ -24,6 +24,7 @@ function Mark() {
 const NAV = [
   { to: '/fields', name: 'Fields' },
   { to: '/seed-store', name: 'Seed store' },
+  { to: '/people', name: 'People' },
 ];
 
 /** The bar over every view: where one is, the tools of the view, and leaving. */

@@ -15,6 +15,7 @@ import { isTyping } from '../app/useKey';
 import { Ledger } from '../ledger/Ledger';
 import { Notes, noteKey } from '../ledger/Notes';
 import { WorkingPanel } from '../ledger/WorkingPanel';
+import { Choice } from '../plan/Choice';
 import { PlanContext } from '../plan/context';
 import { moveOperation, operationOf } from '../plan/edit';
 import { PlanFiles } from '../plan/PlanFiles';
@@ -37,6 +38,7 @@ import { StepLine } from './StepLine';
 import { STEPS, type Step, type StepId, type StepProps } from './steps';
 import { TitleRow } from './TitleRow';
 import { UnitsSwitch } from './UnitsSwitch';
+import { useFieldSave } from './useFieldSave';
 
 interface Loaded {
   saved: ConstructorParameters<typeof PlanSession>[0];
@@ -99,24 +101,26 @@ function inStepOf(step: Step, plan: Plan, e: Evaluation | undefined, inHand: str
 }
 
 /** Leaving with something unsaved asks; Ctrl Z takes back. */
-function usePage(session: PlanSession) {
+function usePage(session: PlanSession, fieldUnsaved: boolean) {
   const queries = useQueryClient();
   useEffect(() => {
     const warn = (e: BeforeUnloadEvent) => {
-      if (session.hasUnsaved()) {
+      if (session.hasUnsaved() || fieldUnsaved) {
         void session.flush();
         e.preventDefault();
       }
     };
+    window.addEventListener('beforeunload', warn);
+    return () => window.removeEventListener('beforeunload', warn);
+  }, [session, fieldUnsaved]);
+  useEffect(() => {
     const keys = (e: KeyboardEvent) => {
       if (isTyping(e.target) || !(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== 'z') return;
       e.preventDefault();
       void (e.shiftKey ? session.redo() : session.undo());
     };
-    window.addEventListener('beforeunload', warn);
     window.addEventListener('keydown', keys);
     return () => {
-      window.removeEventListener('beforeunload', warn);
       window.removeEventListener('keydown', keys);
       session.close();
       void queries.invalidateQueries({ queryKey: ['fields'] });
@@ -124,22 +128,23 @@ function usePage(session: PlanSession) {
   }, [session, queries]);
 }
 
-export function FieldBench({ loaded }: { loaded: Loaded }) {
+export function FieldBench({ loaded, who }: { loaded: Loaded; who: string }) {
   const { step: asked } = useParams();
   const [search, setSearch] = useSearchParams();
   const step: Step = STEPS.find((s) => s.id === asked) ?? STEPS[1];
-  const [session] = useState(() => new PlanSession(loaded.saved));
+  const [session] = useState(() => new PlanSession(loaded.saved, who));
   const state = useSyncExternalStore(session.subscribe, session.snapshot);
   const [field, setField] = useState(loaded.field);
   const [farm, setFarm] = useState(
     () => loaded.farms.find((f) => f.id === field.farmId) ?? loaded.farms[0]!,
   );
+  const fieldSave = useFieldSave(loaded.field, who, setField, () => void session.evaluate());
   const [working, setWorking] = useState<string>();
   const [note, setNote] = useState<string>();
   const beforeDrag = useRef<Plan>(undefined);
   const [ref, width] = useWidth(1248);
   const height = useSheetHeight(step.fold);
-  usePage(session);
+  usePage(session, fieldSave.save.busy || fieldSave.save.failing !== '');
 
   const us = farm.units === 'us';
   const plan = state.plan;
@@ -155,9 +160,17 @@ export function FieldBench({ loaded }: { loaded: Loaded }) {
     knowledge: loaded.knowledge,
     field,
     farm,
+    fieldSave,
     us,
     inHand,
-    takeInHand: (cropId: string) => setSearch({ crop: cropId }, { replace: true }),
+    takeInHand: (cropId: string) =>
+      setSearch(
+        (now) => {
+          now.set('crop', cropId);
+          return now;
+        },
+        { replace: true },
+      ),
     openWorking: setWorking,
   };
 
@@ -208,6 +221,7 @@ export function FieldBench({ loaded }: { loaded: Loaded }) {
       />
       <main className="px-4 max-[640px]:px-2">
         <TitleRow />
+        <Choice />
         <div ref={ref} className="overflow-hidden" style={{ height }}>
           {evaluation && (
             <GroundSection
@@ -228,6 +242,11 @@ export function FieldBench({ loaded }: { loaded: Loaded }) {
             <p className="pt-10 text-center italic">drawing the section</p>
           )}
         </div>
+        {state.stale && (
+          <p role="status" className="border-y border-hand py-1 text-hand">
+            The figures are of before your last changes: the server does not answer at the moment.
+          </p>
+        )}
         {state.problems.length > 0 && (
           <p role="alert" className="border-y border-hand py-1 text-hand">
             The figures below are of the last sound plan. {state.problems[0]?.message}
@@ -236,7 +255,7 @@ export function FieldBench({ loaded }: { loaded: Loaded }) {
         <div className="grid grid-cols-[96px_minmax(0,1fr)_296px] gap-x-6 border-t border-rule pt-3 pb-12 max-[1100px]:grid-cols-[92px_minmax(0,1fr)] max-[700px]:grid-cols-1">
           <StepLine step={step.id} done={decided(plan, evaluation, inHand)} />
           <section aria-label={step.name} className="min-w-0">
-            <Body onField={setField} lots={loaded.lots} />
+            <Body lots={loaded.lots} />
           </section>
           <aside className="border-l-[1.25px] border-ink pl-5 max-[1100px]:col-span-full max-[1100px]:mt-6 max-[1100px]:border-t max-[1100px]:border-l-0 max-[1100px]:pt-3 max-[1100px]:pl-0">
             <Ledger />

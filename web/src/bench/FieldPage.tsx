@@ -1,5 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import { useParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
+
+import { useSession } from '../account/useSession';
 
 import { api, Refusal, taken } from '../api/client';
 import { TopBar } from '../app/TopBar';
@@ -8,15 +10,20 @@ import { FieldBench } from './FieldBench';
 /** Loads what one field's page needs, then opens its plan. */
 export function FieldPage() {
   const { fieldId = '' } = useParams();
+  const [search] = useSearchParams();
+  const copy = search.get('plan');
+  const who = useSession().data?.email ?? '';
   const loaded = useQuery({
-    queryKey: ['open-plan', fieldId],
+    queryKey: ['open-plan', fieldId, copy],
     gcTime: 0,
     staleTime: Infinity,
     retry: false,
     queryFn: async () => {
       const [saved, field, farms, knowledge, lots] = await Promise.all([
-        api.GET('/api/fields/{fieldId}/plan', { params: { path: { fieldId } } }).then(taken),
-        api.GET('/api/fields/{id}', { params: { path: { id: fieldId } } }).then(taken),
+        copy
+          ? api.GET('/api/plans/{planId}', { params: { path: { planId: copy } } }).then(taken)
+          : api.GET('/api/fields/{fieldId}/plan', { params: { path: { fieldId } } }).then(taken),
+        api.GET('/api/fields/{fieldId}', { params: { path: { fieldId } } }).then(taken),
         api.GET('/api/farms').then(taken),
         api.GET('/api/knowledge').then(taken),
         api.GET('/api/lots').then(taken),
@@ -39,7 +46,9 @@ export function FieldPage() {
         <TopBar />
         <main className="p-6">
           <p role="alert">
-            {gone ? 'There is no such field in this practice.' : 'The field could not be opened.'}
+            {gone
+              ? 'There is no such field or plan in this practice.'
+              : 'The field could not be opened.'}
           </p>
           <button type="button" className="btn mt-3" onClick={() => void loaded.refetch()}>
             Try again
@@ -48,5 +57,7 @@ export function FieldPage() {
       </>
     );
   }
-  return <FieldBench key={fieldId} loaded={loaded.data} />;
+  return (
+    <FieldBench key={`${fieldId} ${loaded.data.saved.plan.id}`} loaded={loaded.data} who={who} />
+  );
 }

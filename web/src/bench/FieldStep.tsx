@@ -1,13 +1,11 @@
 import { useState } from 'react';
 
-import { Refusal } from '../api/client';
 import { BoundaryFile } from '../fields/Boundary';
 import { useOpenPlan } from '../plan/context';
 import { FigureText } from '../ui/FigureText';
 import { NumberField, problemAt, QuantityField, SelectField, TextField } from '../ui/inputs';
 import { BenchHead } from './BenchHead';
-import type { StepProps } from './steps';
-import { useFieldSave } from './useFieldSave';
+import { SharedHistory } from '../ui/SharedHistory';
 
 const MONTHS = [
   'January',
@@ -70,15 +68,28 @@ function DayOfYear({
   );
 }
 
-export function FieldStep({ onField }: StepProps) {
-  const { field, knowledge, us } = useOpenPlan();
+export function FieldStep() {
+  const { field, knowledge, us, fieldSave } = useOpenPlan();
   const [name, setName] = useState(field.name);
-  const { save, change } = useFieldSave(onField);
-  const problems = save.error instanceof Refusal ? save.error.problems : [];
+  const [known, setKnown] = useState(field.name);
+  if (known !== field.name) {
+    setKnown(field.name);
+    setName(field.name);
+  }
+  const { save, change } = fieldSave;
+  const problems = save.problems;
   const options = (list: string[]) => list.map((t) => ({ id: t, name: t }));
   return (
     <>
-      <BenchHead title="Field" aside="nothing is needed here but a name and an area" />
+      <BenchHead title="Field" aside="nothing is needed here but a name and an area">
+        <SharedHistory
+          kind="field"
+          id={field.id}
+          title={`History of ${field.name}`}
+          label="History of the field"
+          onRestored={() => window.location.reload()}
+        />
+      </BenchHead>
       <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
         <TextField
           label="Name"
@@ -148,14 +159,12 @@ export function FieldStep({ onField }: StepProps) {
           problem={problemAt(problems, '/firstAutumnFrost')}
         />
       </div>
-      <p role="status" className={`mt-2 italic ${save.error ? 'text-hand' : 'text-ink2'}`}>
-        {save.error
-          ? `not saved: ${save.error instanceof Refusal ? save.error.message : 'the server does not answer'}`
-          : save.failureCount > 0
-            ? 'not saved yet: the server does not answer'
-            : save.isPending
-              ? 'saving'
-              : save.isSuccess && 'field saved'}
+      <p role="status" className={`mt-2 italic ${save.failing ? 'text-hand' : 'text-ink2'}`}>
+        {save.failing
+          ? `not saved: ${save.failing}`
+          : save.busy
+            ? 'saving'
+            : save.done && 'field saved'}
       </p>
     </>
   );

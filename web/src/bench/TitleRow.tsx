@@ -1,3 +1,4 @@
+import { Copies } from '../plan/Copies';
 import { useOpenPlan } from '../plan/context';
 import { GROUPS, GroupMark } from '../ui/GroupMark';
 
@@ -18,6 +19,7 @@ export function TitleRow() {
         )}
       </span>
       <span className="text-[13.5px] text-ink2 max-[900px]:hidden">{facts}</span>
+      <Copies />
       <ul
         aria-label="Functional groups"
         className="ml-auto flex flex-wrap gap-x-3 text-[12.5px] text-ink2 max-[1000px]:hidden"

@@ -13,8 +13,9 @@ export function UnitsSwitch({ onFarm }: { onFarm: (farm: Farm) => void }) {
   const { session, farm } = useOpenPlan();
   const units = useMutation({
     mutationFn: async (to: Farm['units']) => {
-      const body = { ...farm, units: to };
-      return taken(await api.PUT('/api/farms/{id}', { params: { path: { id: farm.id } }, body }));
+      const body = { base: farm, mine: { ...farm, units: to } };
+      const path = { farmId: farm.id };
+      return taken(await api.PUT('/api/farms/{farmId}', { params: { path }, body }));
     },
     onSuccess: (f) => {
       onFarm(f);

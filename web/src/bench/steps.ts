@@ -1,4 +1,4 @@
-import type { Field, Lot } from '../api/client';
+import type { Lot } from '../api/client';
 
 /** The steps of the work in their order; those without a date to move fold the section to a strip. */
 export const STEPS = [
@@ -17,6 +17,5 @@ export type StepId = Step['id'];
 
 /** What every step may use beside the open plan. */
 export interface StepProps {
-  onField: (field: Field) => void;
   lots: Lot[];
 }

@@ -8,6 +8,7 @@ import { SectionRow } from '../section/GroundSection';
 import { FIG, WeightMark } from '../section/ink';
 import { addDays, dayNumber, months, spokenDate, timeScale } from '../section/scale';
 import { useWidth } from '../section/useWidth';
+import { Panel } from '../ui/Panel';
 import { NewField } from './NewField';
 import { NewFarm } from './NewFarm';
 
@@ -38,6 +39,8 @@ function ImportPlan() {
       });
       const body = (await answer.json()) as {
         fieldId: string;
+        planId: string;
+        kept?: string[];
         detail?: string;
         problems?: Problem[];
       };
@@ -47,9 +50,12 @@ function ImportPlan() {
     },
     onSuccess: async (done) => {
       await queries.invalidateQueries();
-      void navigate(`/fields/${done.fieldId}`);
+      const at = `/fields/${done.fieldId}?plan=${done.planId}`;
+      if (done.kept?.length) setKept({ at, words: done.kept });
+      else void navigate(at);
     },
   });
+  const [kept, setKept] = useState<{ at: string; words: string[] }>();
   const first = take.error instanceof Refusal ? take.error.problems[0] : undefined;
   return (
     <>
@@ -69,6 +75,21 @@ function ImportPlan() {
           e.target.value = '';
         }}
       />
+      <Panel
+        title="Imported; this practice keeps its own of the following"
+        open={kept !== undefined}
+        onOpenChange={(open) => !open && setKept(undefined)}
+      >
+        <p className="text-[13.5px] text-ink2">In the file → here, as it stays:</p>
+        <ul className="my-2">
+          {kept?.words.map((w) => (
+            <li key={w}>{w}</li>
+          ))}
+        </ul>
+        <Link className="btn btn-main inline-block" to={kept?.at ?? '/fields'}>
+          Open the plan
+        </Link>
+      </Panel>
       {take.error && (
         <p role="alert" className="basis-full text-hand">
           Not imported. {first ? `${first.pointer}: ${first.message}` : take.error.message}

@@ -15,8 +15,9 @@ export function NewFarm() {
   const make = useMutation({
     mutationFn: async () => {
       const id = newId('farm-');
-      const body: Farm = { id, name, units, currency: currency.toUpperCase() };
-      return taken(await api.PUT('/api/farms/{id}', { params: { path: { id } }, body }));
+      const mine: Farm = { id, name, units, currency: currency.toUpperCase() };
+      const path = { farmId: id };
+      return taken(await api.PUT('/api/farms/{farmId}', { params: { path }, body: { mine } }));
     },
     onSuccess: async () => {
       setOpen(false);

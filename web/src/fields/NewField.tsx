@@ -20,8 +20,9 @@ export function NewField({ farms }: { farms: Farm[] }) {
   const make = useMutation({
     mutationFn: async () => {
       const id = newId('field-');
-      const body: Field = tidy({ id, farmId, name, boundary, area: boundary ? undefined : area });
-      return taken(await api.PUT('/api/fields/{id}', { params: { path: { id } }, body }));
+      const mine: Field = tidy({ id, farmId, name, boundary, area: boundary ? undefined : area });
+      const path = { fieldId: id };
+      return taken(await api.PUT('/api/fields/{fieldId}', { params: { path }, body: { mine } }));
     },
     onSuccess: async (field) => {
       setOpen(false);

@@ -15,6 +15,15 @@ const plan = (name: string): Plan => ({
 });
 const rename = (name: string) => (p: Plan) => ({ ...p, name });
 
+const saved = (name: string, revision: number) => ({
+  plan: plan(name),
+  revision,
+  canUndo: revision > 1,
+  canRedo: false,
+  current: true,
+  label: '',
+});
+
 type Handler = (request: Request) => Promise<Response>;
 
 const json = (body: unknown, status = 200) =>
@@ -29,6 +38,8 @@ class Server {
   kept = 'first';
   saves: string[] = [];
   requestIds: string[] = [];
+  merges: string[] = [];
+  copies: Plan[] = [];
   fault: Handler | undefined;
 
   readonly handle = async (input: RequestInfo | URL): Promise<Response> => {
@@ -38,17 +49,26 @@ class Server {
     if (this.fault) return this.fault(request);
     if (request.method === 'PUT') {
       if (request.headers.get('If-Match') !== String(this.head)) {
-        return json({ status: 409, detail: 'changed elsewhere', head: this.head }, 409);
+        const comparison = { head: this.head, author: 'Ilse', theirs: ['t'], mine: ['m'] };
+        return json({ status: 409, detail: 'changed elsewhere', comparison }, 409);
       }
       this.kept = ((await request.json()) as Plan).name ?? '';
       this.saves.push(this.kept);
       this.requestIds.push(request.headers.get('X-Request-Id') ?? '');
       this.head++;
+    } else if (url.pathname.endsWith('/merge')) {
+      this.merges.push(`${url.searchParams.get('base')} on ${request.headers.get('If-Match')}`);
+      this.kept = 'both';
+      this.head++;
+    } else if (url.pathname.endsWith('/plans')) {
+      const body = (await request.json()) as { label: string; plan: Plan };
+      this.copies.push(body.plan);
+      return json({ plan: body.plan, revision: 1, canUndo: false, canRedo: false }, 201);
     } else if (request.method === 'POST') {
       this.kept = url.pathname.endsWith('undo') ? 'undone' : 'redone';
       this.head++;
     }
-    return json({ plan: plan(this.kept), revision: this.head, canUndo: true, canRedo: false });
+    return json(saved(this.kept, this.head));
   };
 }
 
@@ -56,6 +76,7 @@ let server: Server;
 
 beforeEach(() => {
   vi.useFakeTimers();
+  localStorage.clear();
   document.cookie = 'XSRF-TOKEN=t';
   server = new Server();
   vi.stubGlobal('fetch', server.handle);
@@ -65,8 +86,8 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-const open = () =>
-  new PlanSession({ plan: plan('first'), revision: 1, canUndo: false, canRedo: false });
+const WHO = 'a@example.org';
+const open = (name = 'first', revision = 1) => new PlanSession(saved(name, revision), WHO);
 const pass = (ms: number) => vi.advanceTimersByTimeAsync(ms);
 
 describe('saving by itself', () => {
@@ -115,7 +136,11 @@ describe('saving by itself', () => {
     };
     s.change(rename('kept'));
     await pass(1000);
-    expect(s.snapshot().save).toEqual({ kind: 'failed', reason: 'the server does not answer' });
+    expect(s.snapshot().save).toEqual({
+      kind: 'failed',
+      reason: 'the server does not answer',
+      signedOut: false,
+    });
     expect(s.snapshot().plan.name).toBe('kept');
     server.fault = undefined;
     await pass(4000);
@@ -150,6 +175,7 @@ describe('saving by itself', () => {
     expect(s.snapshot().save).toEqual({
       kind: 'failed',
       reason: 'a strip is no wider than its row',
+      signedOut: false,
     });
     expect(s.snapshot().plan.name).toBe('bad');
   });
@@ -181,6 +207,32 @@ describe('two tabs', () => {
     expect(s.hasUnsaved()).toBe(false);
   });
 
+  test('both are kept where they do not meet, from what mine grew from upon what I was told of', async () => {
+    const s = await conflicted();
+    await s.keepBoth();
+    expect(server.merges).toEqual(['1 on 5']);
+    expect(s.snapshot().plan.name).toBe('both');
+    expect(s.hasUnsaved()).toBe(false);
+  });
+
+  test('mine becomes a copy of its own and the page shows theirs', async () => {
+    const s = await conflicted();
+    const id = await s.keepCopy('mine');
+    expect(server.copies.map((c) => [c.id, c.name])).toEqual([[id, 'mine']]);
+    expect(s.snapshot().plan.name).toBe('theirs');
+    expect(s.hasUnsaved()).toBe(false);
+  });
+
+  test('a third save between being told and choosing is asked about again', async () => {
+    const s = await conflicted();
+    server.head = 6;
+    await s.keepMine();
+    expect(server.saves).toEqual([]);
+    expect(s.snapshot().save).toMatchObject({ kind: 'conflict', comparison: { head: 6 } });
+    await s.keepMine();
+    expect(server.saves).toEqual(['mine']);
+  });
+
   test('nothing is sent while the choice is open', async () => {
     const s = await conflicted();
     s.change(rename('mine again'));
@@ -200,7 +252,146 @@ describe('undo', () => {
   });
 });
 
+describe('undo over another’s change', () => {
+  test('is told, left or done all the same', async () => {
+    const s = open('first', 2);
+    const asked: string[] = [];
+    server.fault = (r) => {
+      asked.push(new URL(r.url).search);
+      return Promise.resolve(
+        asked.length < 2
+          ? json({ status: 409, detail: 'met', overlaps: ['60 → 40'], overridable: true }, 409)
+          : json(saved('undone', 3)),
+      );
+    };
+    await s.undo();
+    expect(s.snapshot().save).toEqual({
+      kind: 'overlap',
+      step: 'undo',
+      overlaps: ['60 → 40'],
+      overridable: true,
+    });
+    expect(s.snapshot().plan.name).toBe('first');
+    await s.undo(true);
+    expect(asked).toEqual(['?over=false', '?over=true']);
+    expect(s.snapshot().plan.name).toBe('undone');
+  });
+
+  test('of a page that is behind shows what others saved instead', async () => {
+    const s = open();
+    server.head = 5;
+    server.kept = 'theirs';
+    const handle = server.handle;
+    server.fault = undefined;
+    vi.stubGlobal('fetch', async (r: Request) =>
+      r.url.includes('/undo')
+        ? json({ status: 409, detail: 'behind', comparison: { head: 5 } }, 409)
+        : handle(r),
+    );
+    await s.undo();
+    expect(s.snapshot().plan.name).toBe('theirs');
+    expect(s.snapshot().save.kind).toBe('saved');
+  });
+});
+
+describe('a page closed with something unsaved', () => {
+  const away = () => {
+    server.fault = () => Promise.reject(new TypeError('no connection'));
+  };
+
+  test('finds it again when opened, and sends it once', async () => {
+    away();
+    const first = open();
+    first.change(rename('typed offline'));
+    await pass(1000);
+    first.close();
+    await pass(0);
+    server.fault = undefined;
+    const second = open();
+    expect(second.snapshot().plan.name).toBe('typed offline');
+    await pass(100);
+    expect(server.saves).toEqual(['typed offline']);
+    expect(second.snapshot().save.kind).toBe('saved');
+    const third = open('typed offline', 2);
+    await pass(5000);
+    expect(third.hasUnsaved()).toBe(false);
+    expect(server.saves).toHaveLength(1);
+  });
+
+  test('meets what others saved in the meantime with a choice', async () => {
+    away();
+    const first = open();
+    first.change(rename('mine'));
+    await pass(1000);
+    first.close();
+    server.fault = undefined;
+    server.head = 3;
+    server.kept = 'theirs';
+    const second = open('theirs', 3);
+    await pass(100);
+    expect(second.snapshot().save.kind).toBe('conflict');
+    expect(second.snapshot().plan.name).toBe('mine');
+  });
+
+  test('is not sent by somebody else who signs in here', async () => {
+    away();
+    const first = open();
+    first.change(rename('mine'));
+    await pass(1000);
+    vi.clearAllTimers(); // the page is gone
+    server.fault = undefined;
+    const other = new PlanSession(saved('first', 1), 'b@example.org');
+    await pass(1000);
+    expect(other.snapshot().plan.name).toBe('first');
+    expect(server.saves).toEqual([]);
+    first.close();
+  });
+
+  test('whose save the server had taken shows what is there now', async () => {
+    const s = open();
+    server.fault = (r) =>
+      r.method === 'PUT' ? Promise.reject(new TypeError('cut off')) : server.handle(r);
+    s.change(rename('mine'));
+    await pass(1000);
+    s.close();
+    // it had arrived as revision 2, and somebody saved revision 3
+    server.fault = (r) =>
+      Promise.resolve(r.method === 'PUT' ? json(saved('mine', 2)) : json(saved('theirs', 3)));
+    const again = open('theirs', 3);
+    await pass(100);
+    expect(again.snapshot().plan.name).toBe('theirs');
+    expect(again.snapshot().revision).toBe(3);
+    expect(again.hasUnsaved()).toBe(false);
+  });
+
+  test('is sent at once when the browser is online again', async () => {
+    away();
+    const s = open();
+    s.change(rename('kept'));
+    await pass(120_000);
+    server.fault = undefined;
+    window.dispatchEvent(new Event('online'));
+    await pass(0);
+    expect(server.saves).toEqual(['kept']);
+    s.close();
+  });
+});
+
 describe('evaluation', () => {
+  test('of a server that is away is told as old and asked for again', async () => {
+    const s = open();
+    await pass(0);
+    vi.stubGlobal('fetch', () => Promise.resolve(json({ detail: 'asked too often' }, 429)));
+    s.change(rename('x'), true);
+    await pass(0);
+    expect(s.snapshot().stale).toBe(true);
+    expect(s.snapshot().problems).toEqual([]);
+    vi.stubGlobal('fetch', server.handle);
+    await pass(4000);
+    expect(s.snapshot().stale).toBe(false);
+    s.close();
+  });
+
   test('one request is in flight and the newest plan wins', async () => {
     const seen: string[] = [];
     const gates: (() => void)[] = [];

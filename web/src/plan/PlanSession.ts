@@ -1,41 +1,62 @@
-import type { Evaluation, Plan, Problem } from '../api/client';
+import type { Evaluation, Plan, Problem, Schemas } from '../api/client';
 import { api, Refusal, taken, today } from '../api/client';
+import { drafts } from './drafts';
+import { Retry } from './retry';
 
-type Saved = { plan: Plan; revision: number; canUndo: boolean; canRedo: boolean };
+export type Saved = Schemas['Saved'];
+export type Comparison = Schemas['Comparison'];
+type StepName = 'undo' | 'redo';
 
 export type SaveState =
   | { kind: 'saved' }
   | { kind: 'saving' }
-  | { kind: 'failed'; reason: string }
-  | { kind: 'conflict' };
+  | { kind: 'failed'; reason: string; signedOut: boolean }
+  | { kind: 'conflict'; comparison: Comparison }
+  | { kind: 'overlap'; step: StepName; overlaps: string[]; overridable: boolean };
 
 export interface PlanState extends Saved {
   evaluation?: Evaluation;
   /** What keeps the plan from being evaluated or saved, at its place. */
   problems: Problem[];
+  /** The figures are of an earlier plan: the server does not answer. */
+  stale: boolean;
   save: SaveState;
 }
 
+/** What is kept in the browser until the server has it. */
+interface Draft {
+  plan: Plan;
+  revision: number;
+  requestId?: string;
+}
+
 const COALESCE_MS = 700;
-const RETRY_MS = 3000;
 
 /**
  * One plan open in one page: every change is shown at once, evaluated by the server (one request in flight, the newest
- * wins) and saved by itself as a revision. What cannot be saved stays here and is tried again.
+ * wins) and saved by itself as a revision. What cannot be saved stays here and in the browser, and is tried again.
  */
 export class PlanSession {
   private state: PlanState;
+  private readonly who: string;
   private readonly listeners = new Set<() => void>();
   private dirty = false;
   private saving?: Promise<void>;
   private timer?: ReturnType<typeof setTimeout>;
   private evaluating = false;
   private evaluateAgain = false;
+  private readonly retrySave = new Retry(() => void this.flush());
+  private readonly retryEvaluation = new Retry(() => void this.evaluate());
   /** Kept over retries, so that a save the server did take is not taken twice. */
   private pending?: { text: string; requestId: string };
 
-  constructor(saved: Saved) {
-    this.state = { ...saved, problems: [], save: { kind: 'saved' } };
+  /**
+   * @param who the address of the person at the page
+   */
+  constructor(saved: Saved, who: string) {
+    this.who = who;
+    this.state = { ...saved, problems: [], stale: false, save: { kind: 'saved' } };
+    this.resume(saved);
     void this.evaluate();
   }
 
@@ -53,14 +74,32 @@ export class PlanSession {
    */
   readonly change = (edit: (plan: Plan) => Plan, held = false) => {
     this.dirty = true;
-    this.set({ plan: edit(this.state.plan), save: { kind: 'saving' } });
+    const choosing = this.state.save.kind === 'conflict';
+    this.set({
+      plan: edit(this.state.plan),
+      save: choosing ? this.state.save : { kind: 'saving' },
+    });
     void this.evaluate();
     clearTimeout(this.timer);
-    if (!held) this.timer = setTimeout(() => void this.flush(), COALESCE_MS);
+    if (held) return;
+    this.keep();
+    this.timer = setTimeout(() => void this.flush(), COALESCE_MS);
   };
 
-  readonly undo = () => this.step('/api/plans/{planId}/undo');
-  readonly redo = () => this.step('/api/plans/{planId}/redo');
+  readonly undo = (over = false) => this.step('undo', over);
+  readonly redo = (over = false) => this.step('redo', over);
+
+  /** Brings the plan back to what it was at a revision. */
+  readonly restore = async (number: number) => {
+    await this.flush();
+    await this.replace(async () =>
+      taken(
+        await api.POST('/api/plans/{planId}/revisions/{number}/restore', {
+          params: { path: { planId: this.state.plan.id, number }, header: this.headers() },
+        }),
+      ),
+    );
+  };
 
   /** Saves what is not saved yet. */
   readonly flush = async (): Promise<void> => {
@@ -71,21 +110,64 @@ export class PlanSession {
     }
   };
 
-  /** After a conflict: puts this page's plan on top of the other's. */
+  /** After a conflict: puts this page's plan on top of what it was told of; what came even later is asked about again. */
   readonly keepMine = async () => {
-    const theirs = await this.load();
-    this.set({ revision: theirs.revision, save: { kind: 'saving' } });
+    const comparison = this.choice();
+    if (!comparison) return;
+    this.set({ revision: comparison.head, save: { kind: 'saving' } });
     this.dirty = true;
+    this.pending = undefined;
     await this.flush();
   };
 
   /** After a conflict: gives this page's changes up for the other's. */
   readonly takeTheirs = async () => {
-    const theirs = await this.load();
-    this.dirty = false;
-    this.set({ ...theirs, save: { kind: 'saved' } });
-    await this.evaluate();
+    await this.replace(() => this.load());
   };
+
+  /** After a conflict in different places: this page's changes go upon the other's. */
+  readonly keepBoth = async () => {
+    const comparison = this.choice();
+    if (!comparison) return;
+    const { plan, revision } = this.state;
+    await this.replace(async () =>
+      taken(
+        await api.POST('/api/plans/{planId}/merge', {
+          params: {
+            path: { planId: plan.id },
+            query: { base: revision },
+            header: this.headers(comparison.head),
+          },
+          body: plan,
+        }),
+      ),
+    );
+  };
+
+  /** After a conflict: keeps this page's plan as a copy beside the field's own, and gives its id. */
+  readonly keepCopy = async (label: string): Promise<string | undefined> => {
+    const { plan } = this.state;
+    const id = `plan-${crypto.randomUUID()}`;
+    try {
+      taken(
+        await api.POST('/api/fields/{fieldId}/plans', {
+          params: {
+            path: { fieldId: plan.fieldId },
+            header: { 'X-Request-Id': crypto.randomUUID() },
+          },
+          body: { label, plan: { ...plan, id } },
+        }),
+      );
+    } catch (e) {
+      this.failed(e);
+      return undefined;
+    }
+    await this.takeTheirs();
+    return id;
+  };
+
+  /** After a refused undo or redo: leaves the plan as it is. */
+  readonly leave = () => this.set({ save: { kind: 'saved' } });
 
   readonly evaluate = async (): Promise<void> => {
     if (this.evaluating) {
@@ -97,12 +179,16 @@ export class PlanSession {
     try {
       const body = { plan, asOf: today() };
       const evaluation = taken(await api.POST('/api/evaluations', { body }));
-      this.set({ evaluation, problems: [] });
+      this.retryEvaluation.done();
+      this.set({ evaluation, problems: [], stale: false });
     } catch (e) {
-      if (e instanceof Refusal) {
+      if (e instanceof Refusal && !e.passing) {
         this.set({
           problems: e.problems.map((p) => ({ ...p, pointer: p.pointer.replace(/^\/plan/, '') })),
         });
+      } else {
+        this.set({ stale: true });
+        this.retryEvaluation.later();
       }
     }
     this.evaluating = false;
@@ -117,7 +203,39 @@ export class PlanSession {
   }
 
   close() {
+    this.retrySave.close();
+    this.retryEvaluation.close();
     void this.flush();
+  }
+
+  /** Takes up what an earlier page could not save. */
+  private resume(saved: Saved) {
+    const draft = drafts.find<Draft>(this.who, saved.plan.id);
+    if (!draft) return;
+    const text = JSON.stringify(draft.plan);
+    if (text === JSON.stringify(saved.plan)) {
+      drafts.drop(this.who, saved.plan.id);
+      return;
+    }
+    this.dirty = true;
+    if (draft.requestId) this.pending = { text, requestId: draft.requestId };
+    this.state = {
+      ...this.state,
+      plan: draft.plan,
+      revision: draft.revision,
+      save: { kind: 'saving' },
+    };
+    void this.flush().then(async () => {
+      // the server had it already, and others have saved since
+      if (!this.hasUnsaved() && this.state.revision < saved.revision) await this.takeTheirs();
+    });
+  }
+
+  private keep() {
+    const { plan, revision } = this.state;
+    const requestId =
+      this.pending?.text === JSON.stringify(plan) ? this.pending.requestId : undefined;
+    drafts.keep(this.who, plan.id, { plan, revision, requestId } satisfies Draft);
   }
 
   private async saveOnce(): Promise<boolean> {
@@ -125,6 +243,7 @@ export class PlanSession {
     const text = JSON.stringify(plan);
     if (this.pending?.text !== text) this.pending = { text, requestId: crypto.randomUUID() };
     const requestId = this.pending.requestId;
+    this.keep();
     this.dirty = false;
     let taking = true;
     this.saving = (async () => {
@@ -139,6 +258,7 @@ export class PlanSession {
           }),
         );
         this.pending = undefined;
+        this.retrySave.done();
         const { revision, canUndo, canRedo } = saved;
         this.set({
           revision,
@@ -146,6 +266,8 @@ export class PlanSession {
           canRedo,
           save: this.dirty ? { kind: 'saving' } : { kind: 'saved' },
         });
+        if (this.dirty) this.keep();
+        else drafts.drop(this.who, plan.id);
       } catch (e) {
         taking = false;
         this.dirty = true;
@@ -158,37 +280,58 @@ export class PlanSession {
   }
 
   private failed(e: unknown) {
-    if (e instanceof Refusal && e.status === 409) {
-      this.set({ save: { kind: 'conflict' } });
+    if (e instanceof Refusal && e.status === 409 && e.body.comparison) {
+      this.set({ save: { kind: 'conflict', comparison: e.body.comparison as Comparison } });
       return;
     }
     const signedOut = e instanceof Refusal && e.status === 401;
     const reason = signedOut
-      ? 'you are signed out; sign in in another tab and it is sent from here'
+      ? 'you are signed out'
       : e instanceof Refusal
         ? e.message
         : 'the server does not answer';
-    this.set({ save: { kind: 'failed', reason } });
-    if (!(e instanceof Refusal) || signedOut || e.status >= 500) {
-      clearTimeout(this.timer);
-      this.timer = setTimeout(() => void this.flush(), RETRY_MS);
+    this.set({ save: { kind: 'failed', reason, signedOut } });
+    if (!(e instanceof Refusal) || e.passing) this.retrySave.later();
+  }
+
+  private async step(step: StepName, over: boolean) {
+    await this.flush();
+    if (this.hasUnsaved()) return;
+    const options = {
+      params: {
+        path: { planId: this.state.plan.id },
+        query: { over },
+        header: this.headers(),
+      },
+    };
+    try {
+      const saved = taken(
+        step === 'undo'
+          ? await api.POST('/api/plans/{planId}/undo', options)
+          : await api.POST('/api/plans/{planId}/redo', options),
+      );
+      this.set({ ...saved, save: { kind: 'saved' } });
+      await this.evaluate();
+    } catch (e) {
+      if (e instanceof Refusal && e.body.overlaps) {
+        const { overlaps, overridable } = e.body as Schemas['OverlapView'];
+        this.set({ save: { kind: 'overlap', step, overlaps, overridable } });
+      } else if (e instanceof Refusal && e.body.comparison) {
+        // nothing of this page is unsaved: what others saved is simply shown
+        await this.takeTheirs();
+      } else {
+        this.failed(e);
+      }
     }
   }
 
-  private async step(path: '/api/plans/{planId}/undo' | '/api/plans/{planId}/redo') {
-    await this.flush();
+  /** Shows another plan than this page's; what was unsaved here is settled by it. */
+  private async replace(get: () => Promise<Saved>) {
     try {
-      const saved = taken(
-        await api.POST(path, {
-          params: {
-            path: { planId: this.state.plan.id },
-            header: {
-              'If-Match': String(this.state.revision),
-              'X-Request-Id': crypto.randomUUID(),
-            },
-          },
-        }),
-      );
+      const saved = await get();
+      this.dirty = false;
+      this.pending = undefined;
+      drafts.drop(this.who, saved.plan.id);
       this.set({ ...saved, save: { kind: 'saved' } });
       await this.evaluate();
     } catch (e) {
@@ -196,9 +339,17 @@ export class PlanSession {
     }
   }
 
+  private choice(): Comparison | undefined {
+    return this.state.save.kind === 'conflict' ? this.state.save.comparison : undefined;
+  }
+
+  private headers(head = this.state.revision) {
+    return { 'If-Match': String(head), 'X-Request-Id': crypto.randomUUID() };
+  }
+
   private async load(): Promise<Saved> {
-    const path = { fieldId: this.state.plan.fieldId };
-    return taken(await api.GET('/api/fields/{fieldId}/plan', { params: { path } }));
+    const path = { planId: this.state.plan.id };
+    return taken(await api.GET('/api/plans/{planId}', { params: { path } }));
   }
 
   private set(change: Partial<PlanState>) {

@@ -1,27 +1,36 @@
 import { useOpenPlan } from './context';
+import { History } from './History';
 
-/** Undo, redo and how the saving stands: calm while all is well. */
+const WORDS = {
+  saved: 'saved',
+  saving: 'saving',
+  conflict: 'not saved: the plan was changed elsewhere',
+  overlap: 'saved',
+};
+
+/** Undo, redo, history, and how the saving stands: calm while all is well. */
 export function SaveLine() {
-  const { session, state } = useOpenPlan();
+  const { session, state, fieldSave } = useOpenPlan();
   const save = state.save;
   const trouble = save.kind === 'failed' || save.kind === 'conflict';
+  const field = fieldSave.save;
+  const words =
+    save.kind === 'failed'
+      ? `not saved: ${save.reason}`
+      : save.kind === 'saved' && field.failing
+        ? `field not saved: ${field.failing}`
+        : save.kind === 'saved' && field.busy
+          ? 'saving'
+          : WORDS[save.kind];
   return (
     <>
-      <span role="status" className={trouble ? 'text-hand' : 'text-ink2 italic'}>
-        {save.kind === 'saved' && 'saved'}
-        {save.kind === 'saving' && 'saving'}
-        {save.kind === 'failed' && `not saved: ${save.reason}`}
-        {save.kind === 'conflict' && 'not saved: the plan was changed elsewhere'}
+      <span role="status" className={trouble || field.failing ? 'text-hand' : 'text-ink2 italic'}>
+        {words}
       </span>
-      {save.kind === 'conflict' && (
-        <>
-          <button type="button" className="link" onClick={() => void session.keepMine()}>
-            keep mine
-          </button>
-          <button type="button" className="link" onClick={() => void session.takeTheirs()}>
-            take theirs
-          </button>
-        </>
+      {save.kind === 'failed' && save.signedOut && (
+        <a className="link" href="/sign-in" target="_blank" rel="noreferrer">
+          sign in again in a new tab
+        </a>
       )}
       <button
         type="button"
@@ -39,6 +48,7 @@ export function SaveLine() {
       >
         Redo
       </button>
+      <History />
     </>
   );
 }

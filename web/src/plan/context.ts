@@ -1,6 +1,7 @@
 import { createContext, useContext } from 'react';
 
 import type { Farm, Field, Knowledge } from '../api/client';
+import type { FieldSave } from '../bench/useFieldSave';
 import type { PlanSession, PlanState } from './PlanSession';
 
 export interface OpenPlan {
@@ -9,6 +10,7 @@ export interface OpenPlan {
   knowledge: Knowledge;
   field: Field;
   farm: Farm;
+  fieldSave: FieldSave;
   us: boolean;
   /** The crop in hand: the one whose window, cover, planting and feeding the bench is about. */
   inHand: string | undefined;

@@ -5,7 +5,10 @@ import { api, Refusal, taken, type Lot } from '../api/client';
 import { TopBar } from '../app/TopBar';
 import { newId, tidy } from '../plan/edit';
 import { spokenDate } from '../section/scale';
+import { useSession } from '../account/useSession';
+import { Both, Side } from '../ui/Both';
 import { Panel } from '../ui/Panel';
+import { SharedHistory } from '../ui/SharedHistory';
 import { DateField } from '../ui/DateField';
 import { NumberField, problemAt, QuantityField, SelectField, TextField } from '../ui/inputs';
 
@@ -13,8 +16,9 @@ type Draft = Partial<Lot> & { id: string };
 
 const blank = (): Draft => ({ id: newId('lot-') });
 
-function LotForm({ draft, onDone }: { draft: Draft; onDone: () => void }) {
+function LotForm({ draft, kept, onDone }: { draft: Draft; kept?: Lot; onDone: () => void }) {
   const [lot, setLot] = useState<Draft>(draft);
+  const [base, setBase] = useState(kept);
   const [missing, setMissing] = useState('');
   const queries = useQueryClient();
   const knowledge = useQuery({
@@ -23,14 +27,21 @@ function LotForm({ draft, onDone }: { draft: Draft; onDone: () => void }) {
     staleTime: Infinity,
   });
   const save = useMutation({
-    mutationFn: async (body: Lot) =>
-      taken(await api.PUT('/api/lots/{id}', { params: { path: { id: body.id } }, body })),
+    mutationFn: async (mine: Lot) =>
+      taken(
+        await api.PUT('/api/lots/{lotId}', {
+          params: { path: { lotId: mine.id } },
+          body: { base, mine },
+        }),
+      ),
     onSuccess: async () => {
       await queries.invalidateQueries({ queryKey: ['lots'] });
       onDone();
     },
   });
   const problems = save.error instanceof Refusal ? save.error.problems : [];
+  const met = save.error instanceof Refusal && save.error.status === 409 ? save.error : undefined;
+  const now = met?.body.current as Lot | undefined;
   const set = (change: Partial<Lot>) => setLot((l) => tidy({ ...l, ...change }));
   const at = (p: string) => problemAt(problems, p);
   const submit = () => {
@@ -142,7 +153,39 @@ function LotForm({ draft, onDone }: { draft: Draft; onDone: () => void }) {
         />
         comes inoculated
       </label>
-      {(missing || (save.error && problems.length === 0)) && (
+      {met && (
+        <Both
+          title={met.message}
+          sides={
+            <>
+              <Side name="Elsewhere" changes={met.body.theirs as string[]} none="taken out" />
+              <Side name="Where yours meets it" changes={met.body.overlaps as string[]} />
+            </>
+          }
+        >
+          <button
+            type="button"
+            className="btn"
+            onClick={() => {
+              setBase(now);
+              save.reset();
+            }}
+          >
+            keep mine
+          </button>
+          <button
+            type="button"
+            className="btn"
+            onClick={() => {
+              void queries.invalidateQueries({ queryKey: ['lots'] });
+              onDone();
+            }}
+          >
+            take theirs
+          </button>
+        </Both>
+      )}
+      {(missing || (save.error && problems.length === 0 && !met)) && (
         <p role="alert" className="w-full text-hand">
           {missing || save.error?.message}
         </p>
@@ -163,6 +206,7 @@ function LotForm({ draft, onDone }: { draft: Draft; onDone: () => void }) {
 
 export function SeedStorePage() {
   const [editing, setEditing] = useState<Draft>();
+  const who = useSession();
   const queries = useQueryClient();
   const lots = useQuery({
     queryKey: ['lots'],
@@ -175,7 +219,7 @@ export function SeedStorePage() {
   });
   const remove = useMutation({
     mutationFn: async (id: string) =>
-      taken(await api.DELETE('/api/lots/{id}', { params: { path: { id } } })),
+      taken(await api.DELETE('/api/lots/{lotId}', { params: { path: { lotId: id } } })),
     onSuccess: () => queries.invalidateQueries({ queryKey: ['lots'] }),
   });
   const name = (id: string) => knowledge.data?.species.find((s) => s.id === id)?.name ?? id;
@@ -248,14 +292,23 @@ export function SeedStorePage() {
                       >
                         change
                       </button>
-                      <button
-                        type="button"
-                        className="link text-[13px]"
-                        aria-label={`Remove ${l.label}`}
-                        onClick={() => remove.mutate(l.id)}
-                      >
-                        remove
-                      </button>
+                      <SharedHistory
+                        kind="lot"
+                        id={l.id}
+                        title={`History of ${l.label}`}
+                        label={`History of ${l.label}`}
+                        onRestored={() => void queries.invalidateQueries({ queryKey: ['lots'] })}
+                      />
+                      {who.data?.role === 'adviser' && (
+                        <button
+                          type="button"
+                          className="link ml-3 text-[13px]"
+                          aria-label={`Remove ${l.label}`}
+                          onClick={() => remove.mutate(l.id)}
+                        >
+                          remove
+                        </button>
+                      )}
                     </td>
                   </tr>
                 ))}
@@ -269,7 +322,12 @@ export function SeedStorePage() {
           onOpenChange={(o) => !o && setEditing(undefined)}
         >
           {editing && (
-            <LotForm key={editing.id} draft={editing} onDone={() => setEditing(undefined)} />
+            <LotForm
+              key={editing.id}
+              draft={editing}
+              kept={lots.data?.find((l) => l.id === editing.id)}
+              onDone={() => setEditing(undefined)}
+            />
           )}
         </Panel>
       </main>

@@ -8,6 +8,7 @@ export function Panel(props: {
   onOpenChange: (open: boolean) => void;
   trigger?: ReactNode;
   side?: boolean;
+  wide?: boolean;
   children: ReactNode;
 }) {
   const opener = useRef<Element>(null);
@@ -33,7 +34,9 @@ export function Panel(props: {
             e.preventDefault();
             if (opener.current instanceof HTMLElement) opener.current.focus();
           }}
-          className={`fixed max-h-[92dvh] w-[min(30rem,calc(100vw-16px))] overflow-y-auto border-2 border-hand bg-paper p-5 ${
+          className={`fixed max-h-[92dvh] overflow-y-auto border-2 border-hand bg-paper p-5 ${
+            props.wide ? 'w-[min(40rem,calc(100vw-16px))]' : 'w-[min(30rem,calc(100vw-16px))]'
+          } ${
             props.side ? 'top-[44px] right-2' : 'top-1/2 left-1/2 -translate-x-1/2 -translate-y-1/2'
           }`}
         >

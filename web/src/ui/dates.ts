@@ -55,5 +55,13 @@ export function parseDay(text: string, today: string): ParsedDay {
   return { wrong: `“${text.trim().slice(0, 20)}” is no date; ${EXAMPLE}` };
 }
 
+/** A moment as it is shown: the day and the time by this machine's clock. */
+export function spokenTime(moment: string) {
+  const t = new Date(moment);
+  const two = (n: number) => String(n).padStart(2, '0');
+  const day = `${t.getFullYear()}-${two(t.getMonth() + 1)}-${two(t.getDate())}`;
+  return `${spokenDate(day)}, ${two(t.getHours())}:${two(t.getMinutes())}`;
+}
+
 /** A day as it is shown. */
 export const shownDay = (day: string | undefined) => (day ? spokenDate(day) : '');

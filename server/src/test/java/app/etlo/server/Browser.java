@@ -19,6 +19,7 @@ import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilde
 /** Asks as a browser does: keeps cookies, sends the CSRF token back, sends JSON. */
 final class Browser {
     static final ObjectMapper JSON = new ObjectMapper();
+    static final String PASSWORD = "correct horse";
 
     private final MockMvc mvc;
     private final Map<String, Cookie> cookies = new HashMap<>();
@@ -33,8 +34,8 @@ final class Browser {
         b.get("/api/session");
         Answer made = b.post(
                 "/api/practices",
-                "{\"practice\":\"Test advice\",\"email\":\"" + UUID.randomUUID()
-                        + "@example.org\",\"password\":\"correct horse\"}");
+                "{\"practice\":\"Test advice\",\"email\":\"" + UUID.randomUUID() + "@example.org\",\"password\":\""
+                        + PASSWORD + "\"}");
         if (made.status() != 201) {
             throw new IllegalStateException("no practice: " + made.text());
         }
@@ -65,6 +66,54 @@ final class Browser {
 
     Answer put(String path, String body) {
         return put(path, body, Map.of());
+    }
+
+    /** Saves a shared document that is new. */
+    Answer add(String path, String mine) {
+        return put(path, "{\"mine\":" + mine + "}");
+    }
+
+    /** Saves what was changed of a shared document. */
+    Answer change(String path, String base, String mine) {
+        return put(path, "{\"base\":" + base + ",\"mine\":" + mine + "}");
+    }
+
+    Answer delete(String path) {
+        return send("DELETE", path, null, null, Map.of());
+    }
+
+    /** Signs out here and in as somebody else. */
+    Browser as(String email, String password) {
+        delete("/api/session");
+        get("/api/session");
+        Answer in =
+                post("/api/session", JSON.createObjectNode().put("email", email).put("password", password));
+        if (in.status() != 200) {
+            throw new IllegalStateException(in.text());
+        }
+        return this;
+    }
+
+    /** A browser of somebody else, who joins the practice of this one. */
+    Browser invites(String role) {
+        Answer invited = post("/api/invitations", "{\"role\":\"" + role + "\"}");
+        Browser other = new Browser(mvc);
+        other.get("/api/session");
+        Answer joined = other.post(
+                "/api/invitations/accepted",
+                JSON.createObjectNode()
+                        .put("token", invited.json().path("token").asText())
+                        .put("name", "Somebody else")
+                        .put("email", UUID.randomUUID() + "@example.org")
+                        .put("password", PASSWORD));
+        if (joined.status() != 204) {
+            throw new IllegalStateException(joined.text());
+        }
+        return other;
+    }
+
+    String email() {
+        return get("/api/session").json().path("email").asText();
     }
 
     Answer put(String path, String body, Map<String, String> headers) {

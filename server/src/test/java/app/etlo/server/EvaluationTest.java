@@ -141,7 +141,7 @@ class EvaluationTest {
 
     @Test
     void lots_and_boundaries_are_looked_at_before_they_are_taken() {
-        Browser.Answer lot = browser.put(
+        Browser.Answer lot = browser.add(
                 "/api/lots/x",
                 "{\"id\":\"x\",\"species\":\"cereal-rye\",\"label\":\"X\",\"purityPercent\":98,\"germinationPercent\":-4}");
         assertThat(lot.json().at("/problems/0/pointer").asText()).isEqualTo("/germinationPercent");

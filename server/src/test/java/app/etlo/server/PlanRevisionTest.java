@@ -13,7 +13,6 @@ import java.util.concurrent.Future;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.web.servlet.MockMvc;
 
 /** Every save is a revision; undo and redo are saves; nothing is overwritten unseen. */
@@ -21,9 +20,6 @@ import org.springframework.test.web.servlet.MockMvc;
 class PlanRevisionTest {
     @Autowired
     MockMvc mvc;
-
-    @Autowired
-    JdbcClient jdbc;
 
     Browser browser;
 
@@ -98,6 +94,18 @@ class PlanRevisionTest {
     }
 
     @Test
+    void a_resend_after_another_saved_answers_what_it_made_not_what_is_there_now() {
+        String request = id();
+        browser.save(withShare(50), 1, request);
+        browser.save(withShare(60), 2, id());
+        Browser.Answer again = browser.save(withShare(50), 1, request);
+        assertThat(again.json().path("revision").asInt()).isEqualTo(2);
+        assertThat(share(again)).isEqualTo(50);
+        // so that what comes after it is seen to be in conflict with the other's
+        assertThat(browser.save(withShare(55), 2, id()).status()).isEqualTo(409);
+    }
+
+    @Test
     void a_save_without_a_change_is_no_revision() {
         assertThat(browser.save(Samples.plan(), 1, id()).json().path("revision").asInt())
                 .isEqualTo(1);
@@ -125,7 +133,7 @@ class PlanRevisionTest {
 
     @Test
     void a_field_opened_by_several_at_once_gets_one_plan() throws Exception {
-        browser.put(
+        browser.add(
                 "/api/fields/f2",
                 "{\"id\":\"f2\",\"farmId\":\"farm1\",\"name\":\"New\",\"area\":{\"value\":3,\"unit\":\"ha\"}}");
         ExecutorService pool = Executors.newFixedThreadPool(6);
@@ -143,10 +151,7 @@ class PlanRevisionTest {
         } finally {
             pool.shutdown();
         }
-        assertThat(jdbc.sql("select count(*) from plan where field_ref = 'f2'")
-                        .query(Integer.class)
-                        .single())
-                .isEqualTo(1);
+        assertThat(browser.get("/api/fields/f2/plans").json()).hasSize(1);
     }
 
     private static <T> T value(Future<T> f) {
@@ -171,12 +176,11 @@ class PlanRevisionTest {
     @Test
     void who_saved_what_and_when_is_kept() {
         browser.save(withShare(50), 1, id());
-        assertThat(jdbc.sql("select kind from plan_revision r join plan p on p.id = r.plan_id and p.workspace_id ="
-                                + " r.workspace_id where r.author = ? order by number")
-                        .param(browser.get("/api/session").json().path("email").asText())
-                        .query(String.class)
-                        .list())
-                .containsExactly("create", "edit");
+        JsonNode history = browser.get("/api/plans/p1/revisions").json();
+        assertThat(history.findValuesAsText("kind")).containsExactly("edit", "create");
+        assertThat(history.findValuesAsText("author")).containsOnly(browser.email());
+        assertThat(history.at("/0/changes/0").asText())
+                .isEqualTo("cover before grain corn 2027: cereal rye, share: 40 % → 50 %");
     }
 
     @Test

@@ -18,7 +18,7 @@ import org.springframework.test.context.ContextConfiguration;
 @SpringBootTest
 @AutoConfigureMockMvc
 @ContextConfiguration(initializers = ServerTest.Database.class)
-@interface ServerTest {
+public @interface ServerTest {
     class Database implements ApplicationContextInitializer<ConfigurableApplicationContext> {
         @Override
         public void initialize(ConfigurableApplicationContext context) {
@@ -26,7 +26,15 @@ import org.springframework.test.context.ContextConfiguration;
             TestPropertyValues.of(
                             "spring.datasource.url=" + pg.jdbcUrl(),
                             "spring.datasource.username=" + pg.user(),
-                            "spring.datasource.password=" + pg.password())
+                            "spring.datasource.password=" + pg.password(),
+                            // hundreds of practices are opened from this one address
+                            "etlo.limits.entrance.address=100000",
+                            "etlo.limits.entrance.burst=100000",
+                            "etlo.limits.evaluate.burst=100000",
+                            "etlo.limits.imports.burst=100000",
+                            "etlo.outbox.file=" + Letters.FILE,
+                            "etlo.outbox.retry=100ms",
+                            "db-scheduler.polling-interval=100ms")
                     .applyTo(context);
         }
     }

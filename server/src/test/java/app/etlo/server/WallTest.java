@@ -2,6 +2,7 @@ package app.etlo.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.etlo.server.access.Access;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.List;
@@ -10,32 +11,55 @@ import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.http.MediaType;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /** No practice sees another's rows, and nobody sees any without signing in. */
 @ServerTest
 class WallTest {
-    /** Endpoints that belong to no practice. */
+    /** Endpoints that ask nobody who they are. */
     private static final Set<String> OPEN = Set.of(
             "GET /api/session",
             "POST /api/session",
             "DELETE /api/session",
             "POST /api/practices",
+            "POST /api/resets",
+            "POST /api/resets/used",
+            "POST /api/invitations/opened",
+            "POST /api/invitations/accepted",
             "GET /api/formats/plan.schema.json");
-    /** Endpoints without an id in their path, whose body or answer is the practice's own. */
+    /** Endpoints whose address names nothing: body and answer are the practice's own. */
     private static final Set<String> OWN = Set.of(
             "GET /api/farms",
             "GET /api/fields",
             "GET /api/lots",
             "GET /api/knowledge",
+            "GET /api/people",
+            "PUT /api/me/name",
+            "PUT /api/me/password",
+            "DELETE /api/me/sessions",
+            "POST /api/invitations",
             "POST /api/boundaries",
             "POST /api/dossiers",
             "POST /api/evaluations",
             "POST /api/workings");
+    /** Endpoints that an assistant may not use. */
+    private static final Set<String> ADVISERS = Set.of(
+            "POST /api/invitations",
+            "DELETE /api/invitations/{invitationId}",
+            "PUT /api/people/{personId}/role",
+            "DELETE /api/people/{personId}",
+            "DELETE /api/lots/{lotId}",
+            "DELETE /api/plans/{planId}");
 
     @Autowired
     MockMvc mvc;
+
+    @Autowired
+    @Qualifier("requestMappingHandlerMapping")
+    RequestMappingHandlerMapping handlers;
 
     private record Endpoint(String method, String path) {
         @Override
@@ -55,60 +79,136 @@ class WallTest {
         return found;
     }
 
-    private static String withIds(String path) {
+    /** The address of an endpoint with the ids of one practice in it. */
+    private String withIds(String path, Browser owner) {
+        JsonNode people = owner.get("/api/people").json();
         return path.replace("{fieldId}", "f1")
                 .replace("{planId}", "p1")
-                .replace("/farms/{id}", "/farms/farm1")
-                .replace("/fields/{id}", "/fields/f1")
-                .replace("/lots/{id}", "/lots/l1");
+                .replace("{farmId}", "farm1")
+                .replace("{lotId}", "l1")
+                .replace("{kind}", "field")
+                .replace("{documentId}", "f1")
+                .replace("{number}", "1")
+                .replace(
+                        "{saveId}",
+                        owner.get("/api/history/field/f1").json().at("/0/id").asText())
+                .replace("{personId}", people.path("you").asText())
+                .replace(
+                        "{invitationId}",
+                        people.path("invitations").isEmpty()
+                                ? owner.post("/api/invitations", "{\"role\":\"assistant\"}")
+                                        .json()
+                                        .path("id")
+                                        .asText()
+                                : people.at("/invitations/0/id").asText())
+                .concat(path.endsWith("/merge") ? "?base=1" : path.equals("/api/fields") ? "?asOf=2026-06-01" : "");
     }
 
     private static byte[] body(Endpoint e) {
+        String body = "";
         if (e.path().endsWith("/pdf")) {
-            return "{\"asOf\":\"2026-06-01\"}".getBytes(java.nio.charset.StandardCharsets.UTF_8);
+            body = "{\"asOf\":\"2026-06-01\"}";
+        } else if (e.path().equals("/api/plans/{planId}") && e.method().equals("PUT")
+                || e.path().endsWith("/merge")) {
+            body = Samples.plan().toString();
+        } else if (e.path().endsWith("/plans")) {
+            body = "{\"label\":\"a copy\",\"plan\":" + Samples.plan() + "}";
+        } else if (e.path().endsWith("/role") || e.path().equals("/api/invitations")) {
+            body = "{\"role\":\"assistant\"}";
         }
-        if (e.path().equals("/api/plans/{planId}") && e.method().equals("PUT")) {
-            return Samples.plan().toString().getBytes(java.nio.charset.StandardCharsets.UTF_8);
-        }
-        return e.method().equals("GET") ? null : new byte[0];
+        return e.method().equals("GET") ? null : body.getBytes(java.nio.charset.StandardCharsets.UTF_8);
     }
 
     private static final Map<String, String> HEADERS = Map.of("If-Match", "1", "X-Request-Id", "0123456789");
 
+    private Browser practice() {
+        Browser b = Browser.ofNewPractice(mvc);
+        Samples.into(b);
+        return b;
+    }
+
+    private int call(Browser who, Endpoint e, Browser owner) {
+        MediaType type =
+                e.path().equals("/api/dossiers") ? MediaType.APPLICATION_OCTET_STREAM : MediaType.APPLICATION_JSON;
+        return who.send(e.method(), withIds(e.path(), owner), body(e), type, HEADERS)
+                .status();
+    }
+
     @Test
     void nobody_gets_anything_without_signing_in() {
+        Browser owner = practice();
         Browser stranger = new Browser(mvc);
         stranger.get("/api/session");
         for (Endpoint e : endpoints()) {
             if (!OPEN.contains(e.toString())) {
-                assertThat(stranger.send(e.method(), withIds(e.path()), body(e), MediaType.APPLICATION_JSON, HEADERS)
-                                .status())
-                        .as(e.toString())
-                        .isEqualTo(401);
+                assertThat(call(stranger, e, owner)).as(e.toString()).isEqualTo(401);
             }
         }
     }
 
     @Test
     void another_practices_ids_are_not_there() {
-        Samples.into(Browser.ofNewPractice(mvc));
+        Browser owner = practice();
         Browser other = Browser.ofNewPractice(mvc);
         int tried = 0;
         for (Endpoint e : endpoints()) {
             // putting a farm, field or lot of an id the practice does not have makes its own
-            boolean makes = e.method().equals("PUT") && !e.path().contains("/plans/");
+            boolean makes = e.method().equals("PUT") && e.path().matches("/api/(farms|fields|lots)/\\{\\w+}");
             if (!OPEN.contains(e.toString()) && !OWN.contains(e.toString()) && !makes) {
-                assertThat(other.send(e.method(), withIds(e.path()), body(e), MediaType.APPLICATION_JSON, HEADERS)
-                                .status())
-                        .as(e.toString())
-                        .isEqualTo(404);
+                assertThat(call(other, e, owner)).as(e.toString()).isEqualTo(404);
                 tried++;
             }
         }
-        assertThat(tried).isGreaterThanOrEqualTo(7);
+        assertThat(tried).isGreaterThanOrEqualTo(18);
         for (String list : List.of("/api/farms", "/api/lots", "/api/fields?asOf=2026-06-01")) {
             assertThat(other.get(list).json()).as(list).isEmpty();
         }
+        assertThat(other.get("/api/people").json().path("people")).hasSize(1);
+        // and everything of the owner is as it was
+        assertThat(owner.get("/api/plans/p1").json().path("revision").asInt()).isEqualTo(1);
+        assertThat(owner.get("/api/people").json().at("/people/0/role").asText())
+                .isEqualTo("adviser");
+    }
+
+    @Test
+    void an_assistant_is_refused_what_is_the_advisers_and_nothing_else() {
+        Browser owner = practice();
+        Browser assistant = owner.invites("assistant");
+        for (Endpoint e : endpoints()) {
+            if (e.toString().equals("DELETE /api/session") || e.toString().equals("DELETE /api/me/sessions")) {
+                continue; // would sign the assistant out
+            }
+            int status = call(assistant, e, owner);
+            if (ADVISERS.contains(e.toString())) {
+                assertThat(status).as(e.toString()).isEqualTo(403);
+            } else {
+                assertThat(status).as(e.toString()).isNotIn(401, 403, 500);
+            }
+        }
+        assertThat(owner.get("/api/lots").json()).hasSize(2);
+    }
+
+    @Test
+    void every_endpoint_says_who_may_call_it() {
+        assertThat(handlers.getHandlerMethods()).allSatisfy((mapping, method) -> {
+            if (mapping.getPatternValues().stream().anyMatch(p -> p.startsWith("/api/"))) {
+                assertThat(method.getMethodAnnotation(Access.class))
+                        .as(method + " needs @Access, or nobody may call it")
+                        .isNotNull();
+            }
+        });
+    }
+
+    @Test
+    void a_person_taken_out_is_out_at_once() {
+        Browser owner = practice();
+        Browser assistant = owner.invites("assistant");
+        String id = owner.get("/api/people").json().at("/people/1/id").asText();
+        assertThat(assistant.get("/api/farms").status()).isEqualTo(200);
+        assertThat(owner.delete("/api/people/" + id).status()).isEqualTo(204);
+        assertThat(assistant.get("/api/farms").status()).isEqualTo(401);
+        assertThat(assistant.get("/api/session").json().path("signedIn").asBoolean())
+                .isFalse();
     }
 
     @Test
@@ -125,7 +225,9 @@ class WallTest {
         Browser two = Browser.ofNewPractice(mvc);
         Samples.into(one);
         Samples.into(two);
-        one.put("/api/farms/farm1", "{\"id\":\"farm1\",\"name\":\"Mine\",\"units\":\"us\",\"currency\":\"USD\"}");
+        String farm = one.get("/api/farms").json().get(0).toString();
+        one.change(
+                "/api/farms/farm1", farm, "{\"id\":\"farm1\",\"name\":\"Mine\",\"units\":\"us\",\"currency\":\"USD\"}");
         assertThat(two.get("/api/farms").json().get(0).path("name").asText()).isEqualTo("Thornlea");
         assertThat(one.get("/api/farms").json().get(0).path("name").asText()).isEqualTo("Mine");
         // a request id of one practice is free in the other

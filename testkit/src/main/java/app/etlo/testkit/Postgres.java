@@ -12,10 +12,12 @@ import java.util.concurrent.TimeUnit;
 public final class Postgres {
     private static Postgres shared;
 
+    private final Path dir;
     private final int port;
     private final String password;
 
-    private Postgres(int port, String password) {
+    private Postgres(Path dir, int port, String password) {
+        this.dir = dir;
         this.port = port;
         this.password = password;
     }
@@ -39,6 +41,35 @@ public final class Postgres {
         return password;
     }
 
+    /** Makes one more, empty database in the cluster. */
+    public void createDatabase(String name) {
+        ask("create database " + name + " owner etlo");
+    }
+
+    private void ask(String sql) {
+        java.util.List<String> psql = new java.util.ArrayList<>();
+        if (System.getProperty("user.name").equals("root")) {
+            psql.addAll(java.util.List.of("runuser", "-u", "postgres", "--"));
+        }
+        psql.addAll(java.util.List.of(
+                "psql", "-q", "-h", dir.toString(), "-p", String.valueOf(port), "-U", "postgres", "-c", sql));
+        try {
+            Process p = new ProcessBuilder(psql)
+                    .directory(new File("/"))
+                    .redirectErrorStream(true)
+                    .start();
+            String out = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            if (p.waitFor() != 0) {
+                throw new IllegalStateException(out);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
     private static Postgres start() {
         try {
             Path dir = Files.createTempDirectory("etlo-pg");
@@ -53,7 +84,7 @@ public final class Postgres {
             }));
             String out = run(script, "start", dir);
             int port = Integer.parseInt(out.strip().replace("PGPORT=", ""));
-            return new Postgres(port, Files.readString(dir.resolve("password")));
+            return new Postgres(dir, port, Files.readString(dir.resolve("password")));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -14,7 +14,7 @@ import java.util.Optional;
  * Everything else overlaps: somebody else changed the same place since.
  *
  * @param document with all changes that fit, and, where asked to override, the others as far as their place is still there
- * @param overlaps the changes that do not fit
+ * @param overlaps the changes that do not fit, each from what its place holds now
  */
 public record Merge(JsonNode document, List<Difference> overlaps) {
     /** Applies what fits and leaves the rest. */
@@ -41,7 +41,7 @@ public record Merge(JsonNode document, List<Difference> overlaps) {
             }
             boolean fits = parent.isPresent() && now.equals(change.before());
             if (!fits) {
-                overlaps.add(change);
+                overlaps.add(new Difference(change.path(), now, change.after()));
             }
             if (fits || override && parent.isPresent()) {
                 put(parent.get(), name, change.after());

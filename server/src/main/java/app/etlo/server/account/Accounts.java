@@ -1,5 +1,9 @@
 package app.etlo.server.account;
 
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Locale;
 import java.util.Optional;
 import org.springframework.dao.DuplicateKeyException;
@@ -8,17 +12,22 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Practices and the people in them. This is the only place that looks across workspaces: nobody is signed in yet. */
+/** Practices and how people come into them. This is the only place that looks across workspaces: nobody is signed in yet. */
 @Service
 public class Accounts {
+    /** For how long a link to a new password works. */
+    public static final Duration RESET_LASTS = Duration.ofHours(1);
+
     private final JdbcClient jdbc;
     private final PasswordEncoder encoder;
+    private final Clock clock;
     /** Checked when the address is unknown, so that an answer takes as long either way. */
     private final String nobody;
 
-    Accounts(JdbcClient jdbc, PasswordEncoder encoder) {
+    Accounts(JdbcClient jdbc, PasswordEncoder encoder, Clock clock) {
         this.jdbc = jdbc;
         this.encoder = encoder;
+        this.clock = clock;
         this.nobody = encoder.encode("nobody");
     }
 
@@ -27,7 +36,14 @@ public class Accounts {
         private static final long serialVersionUID = 1L;
     }
 
-    private record Row(long id, long workspaceId, String email, String passwordHash, String practice) {}
+    private record Row(long id, long workspaceId, String email, String passwordHash, String practice) {
+        Adviser adviser() {
+            return new Adviser(id, workspaceId, email, practice);
+        }
+    }
+
+    /** An invitation that still holds. */
+    public record Invitation(long id, long workspaceId, String practice, String role) {}
 
     /**
      * Opens a practice with its first adviser.
@@ -36,17 +52,50 @@ public class Accounts {
      */
     @Transactional
     public Adviser open(String practice, String email, String password) {
-        String address = normal(email);
         long workspace = jdbc.sql("insert into workspace (name) values (?) returning id")
                 .param(practice.strip())
                 .query(Long.class)
                 .single();
+        return join(workspace, practice.strip(), "", email, password, Role.ADVISER);
+    }
+
+    /** The invitation this link stands for, while it holds. */
+    public Optional<Invitation> invitation(String token) {
+        return jdbc.sql("select i.id, i.workspace_id, w.name as practice, i.role from invitation i"
+                        + " join workspace w on w.id = i.workspace_id where i.token_hash = ? and i.expires_at > ?")
+                .params(Tokens.hash(token), now())
+                .query(Invitation.class)
+                .optional();
+    }
+
+    /**
+     * Takes an invitation up, which uses it.
+     *
+     * @throws AddressTaken when the address has an account
+     */
+    @Transactional
+    public Optional<Adviser> accept(String token, String name, String email, String password) {
+        Optional<Invitation> found = invitation(token);
+        if (found.isEmpty()
+                || jdbc.sql("delete from invitation where id = ?")
+                                .param(found.get().id())
+                                .update()
+                        == 0) {
+            return Optional.empty();
+        }
+        Invitation i = found.get();
+        return Optional.of(join(i.workspaceId(), i.practice(), name, email, password, Role.of(i.role())));
+    }
+
+    private Adviser join(long workspace, String practice, String name, String email, String password, Role role) {
+        String address = normal(email);
         try {
-            long id = jdbc.sql("insert into adviser (workspace_id, email, password_hash) values (?, ?, ?) returning id")
-                    .params(workspace, address, encoder.encode(password))
+            long id = jdbc.sql("insert into adviser (workspace_id, email, password_hash, name, role, joined_at)"
+                            + " values (?, ?, ?, ?, ?, ?) returning id")
+                    .params(workspace, address, encoder.encode(password), name.strip(), role.id(), now())
                     .query(Long.class)
                     .single();
-            return new Adviser(id, workspace, address, practice.strip());
+            return new Adviser(id, workspace, address, practice);
         } catch (DuplicateKeyException e) {
             throw new AddressTaken();
         }
@@ -56,12 +105,62 @@ public class Accounts {
     public Optional<Adviser> signIn(String email, String password) {
         Optional<Row> row = find(email);
         boolean right = encoder.matches(password, row.map(Row::passwordHash).orElse(nobody));
-        return row.filter(r -> right).map(r -> new Adviser(r.id(), r.workspaceId(), r.email(), r.practice()));
+        return row.filter(r -> right).map(Row::adviser);
+    }
+
+    /** What the person is in the practice at this moment; nothing when they no longer belong to it. */
+    public Optional<Role> roleNow(Adviser adviser) {
+        return jdbc.sql("select role from adviser where id = ? and workspace_id = ?")
+                .params(adviser.id(), adviser.workspaceId())
+                .query(String.class)
+                .optional()
+                .map(Role::of);
     }
 
     /** Whether the address has an account. */
     public boolean exists(String email) {
         return find(email).isPresent();
+    }
+
+    public void setPassword(long adviserId, String password) {
+        int changed = jdbc.sql("update adviser set password_hash = ? where id = ?")
+                .params(encoder.encode(password), adviserId)
+                .update();
+        if (changed == 0) {
+            throw new IllegalStateException("no such adviser");
+        }
+    }
+
+    /** The secret of a link to a new password, for an address that has an account. Earlier links stop working. */
+    @Transactional
+    public Optional<String> offerReset(String email) {
+        return find(email).map(row -> {
+            String token = Tokens.fresh();
+            jdbc.sql("delete from password_reset where adviser_id = ?")
+                    .param(row.id())
+                    .update();
+            jdbc.sql("insert into password_reset (token_hash, adviser_id, expires_at) values (?, ?, ?)")
+                    .params(
+                            Tokens.hash(token),
+                            row.id(),
+                            Timestamp.from(clock.instant().plus(RESET_LASTS)))
+                    .update();
+            return token;
+        });
+    }
+
+    /** Sets the new password that a link allows, once. */
+    @Transactional
+    public Optional<Adviser> reset(String token, String password) {
+        Optional<String> email = jdbc.sql("delete from password_reset r using adviser a where a.id = r.adviser_id"
+                        + " and r.token_hash = ? and r.expires_at > ? returning a.email")
+                .params(Tokens.hash(token), now())
+                .query(String.class)
+                .optional();
+        return email.flatMap(this::find).map(row -> {
+            setPassword(row.id(), password);
+            return row.adviser();
+        });
     }
 
     private Optional<Row> find(String email) {
@@ -72,7 +171,13 @@ public class Accounts {
                 .optional();
     }
 
-    private static String normal(String email) {
+    private Timestamp now() {
+        Instant now = clock.instant();
+        return Timestamp.from(now);
+    }
+
+    /** Addresses are told apart without case. */
+    static String normal(String email) {
         return email.strip().toLowerCase(Locale.ROOT);
     }
 }

@@ -1,22 +1,19 @@
 package app.etlo.server.account;
 
+import app.etlo.server.access.Access;
+import app.etlo.server.access.Access.Who;
+import app.etlo.server.limits.Limited;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.security.core.authority.SimpleGrantedAuthority;
-import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -29,11 +26,13 @@ import org.springframework.web.server.ResponseStatusException;
 @RestController
 class SessionController {
     private final Accounts accounts;
-    private final SecurityContextRepository contexts;
+    private final Sessions sessions;
+    private final Guessing guessing;
 
-    SessionController(Accounts accounts, SecurityContextRepository contexts) {
+    SessionController(Accounts accounts, Sessions sessions, Guessing guessing) {
         this.accounts = accounts;
-        this.contexts = contexts;
+        this.sessions = sessions;
+        this.guessing = guessing;
     }
 
     record SignIn(
@@ -43,38 +42,43 @@ class SessionController {
     record NewPractice(
             @NotBlank @Size(max = 120) String practice,
             @NotBlank @Email @Size(max = 100) String email,
+            @Password String password) {}
 
-            @NotNull @Size(min = 10, max = 72, message = "from 10 to 72 letters")
-            String password) {}
+    /**
+     * @param role adviser or assistant; empty when nobody is signed in
+     */
+    record SessionView(boolean signedIn, String email, String practice, String role) {}
 
-    record SessionView(boolean signedIn, String email, String practice) {}
-
+    @Access(Who.ANYONE)
     @GetMapping("/api/session")
     SessionView session(@AuthenticationPrincipal Adviser adviser) {
-        return adviser == null
-                ? new SessionView(false, "", "")
-                : new SessionView(true, adviser.email(), adviser.practice());
+        return adviser == null ? nobody() : view(adviser);
     }
 
+    @Limited(Limited.Kind.ENTRANCE)
+    @Access(Who.ANYONE)
     @PostMapping("/api/session")
     SessionView signIn(@Valid @RequestBody SignIn asked, HttpServletRequest request, HttpServletResponse response) {
+        Guessing.Try attempt = guessing.begin(asked.email(), request.getRemoteAddr(), Sessions.knownBrowser(request));
         Adviser adviser = accounts.signIn(asked.email(), asked.password())
                 .orElseThrow(() -> new ResponseStatusException(
                         HttpStatus.UNAUTHORIZED, "This address and password do not belong together."));
-        return enter(adviser, request, response);
+        attempt.wasRight();
+        sessions.begin(adviser, request, response);
+        return view(adviser);
     }
 
+    @Limited(Limited.Kind.ENTRANCE)
+    @Access(Who.ANYONE)
     @PostMapping("/api/practices")
     @ResponseStatus(HttpStatus.CREATED)
     SessionView open(@Valid @RequestBody NewPractice asked, HttpServletRequest request, HttpServletResponse response) {
-        try {
-            return enter(accounts.open(asked.practice(), asked.email(), asked.password()), request, response);
-        } catch (Accounts.AddressTaken e) {
-            throw new ResponseStatusException(
-                    HttpStatus.CONFLICT, "This address has an account already; sign in with it.", e);
-        }
+        Adviser adviser = accounts.open(asked.practice(), asked.email(), asked.password());
+        sessions.begin(adviser, request, response);
+        return view(adviser);
     }
 
+    @Access(Who.ANYONE)
     @DeleteMapping("/api/session")
     ResponseEntity<Void> signOut(HttpServletRequest request) {
         HttpSession session = request.getSession(false);
@@ -85,15 +89,13 @@ class SessionController {
         return ResponseEntity.noContent().build();
     }
 
-    private SessionView enter(Adviser adviser, HttpServletRequest request, HttpServletResponse response) {
-        if (request.getSession(false) != null) {
-            request.changeSessionId();
-        }
-        SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
-                adviser, null, List.of(new SimpleGrantedAuthority("ROLE_ADVISER"))));
-        SecurityContextHolder.setContext(context);
-        contexts.saveContext(context, request, response);
-        return session(adviser);
+    private SessionView view(Adviser adviser) {
+        return accounts.roleNow(adviser)
+                .map(role -> new SessionView(true, adviser.email(), adviser.practice(), role.id()))
+                .orElseGet(SessionController::nobody);
+    }
+
+    private static SessionView nobody() {
+        return new SessionView(false, "", "", "");
     }
 }

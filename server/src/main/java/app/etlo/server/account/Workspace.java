@@ -15,6 +15,7 @@ import org.springframework.stereotype.Component;
 public class Workspace implements CurrentTenantIdentifierResolver<Long>, HibernatePropertiesCustomizer {
     private static final long NONE = 0;
     private static final ThreadLocal<Long> ACTING = new ThreadLocal<>();
+    private static final ThreadLocal<Boolean> READING_SESSION = new ThreadLocal<>();
 
     /** Does something for a workspace without anybody signed in, such as loading demo data. */
     public static <T> T acting(long workspaceId, Supplier<T> work) {
@@ -28,12 +29,25 @@ public class Workspace implements CurrentTenantIdentifierResolver<Long>, Hiberna
 
     @Override
     public Long resolveCurrentTenantIdentifier() {
+        return current();
+    }
+
+    /** The workspace of whoever is signed in; 0, which is none, without anybody and while their session is being read. */
+    static long current() {
         Long acting = ACTING.get();
         if (acting != null) {
             return acting;
         }
-        Authentication who = SecurityContextHolder.getContext().getAuthentication();
-        return who != null && who.getPrincipal() instanceof Adviser a ? a.workspaceId() : NONE;
+        if (READING_SESSION.get() != null) {
+            return NONE;
+        }
+        READING_SESSION.set(true);
+        try {
+            Authentication who = SecurityContextHolder.getContext().getAuthentication();
+            return who != null && who.getPrincipal() instanceof Adviser a ? a.workspaceId() : NONE;
+        } finally {
+            READING_SESSION.remove();
+        }
     }
 
     @Override

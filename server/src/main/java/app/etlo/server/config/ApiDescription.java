@@ -1,14 +1,19 @@
 package app.etlo.server.config;
 
+import app.etlo.server.documents.Described;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
 import io.swagger.v3.core.converter.ModelConverterContext;
+import io.swagger.v3.core.converter.ModelConverters;
 import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.media.Schema;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.Iterator;
+import java.util.List;
 import java.util.Optional;
+import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springframework.context.annotation.Bean;
 import org.springframework.stereotype.Component;
 
 /** In the API's description every member of a record is required unless it is an Optional. */
@@ -33,5 +38,15 @@ class ApiDescription implements ModelConverter {
             }
         }
         return schema;
+    }
+
+    /** Adds the types that no endpoint returns but problems carry. */
+    @Bean
+    OpenApiCustomizer problemTypes(List<Described> described) {
+        return api -> described.stream()
+                .flatMap(d -> d.types().stream())
+                .forEach(type -> ModelConverters.getInstance()
+                        .readAll(type)
+                        .forEach((name, schema) -> api.getComponents().addSchemas(name, schema)));
     }
 }

@@ -6,7 +6,17 @@ import org.springframework.web.bind.annotation.GetMapping;
 /** Every address of the single-page application answers its page. */
 @Controller
 class PageConfig {
-    @GetMapping({"/sign-in", "/fields", "/fields/{*rest}", "/seed-store", "/farms/{*rest}", "/plans/{*rest}"})
+    @GetMapping({
+        "/sign-in",
+        "/join",
+        "/reset",
+        "/people",
+        "/fields",
+        "/fields/{*rest}",
+        "/seed-store",
+        "/farms/{*rest}",
+        "/plans/{*rest}"
+    })
     String page() {
         return "forward:/index.html";
     }

@@ -4,9 +4,11 @@ import app.etlo.core.field.BoundaryRefused;
 import app.etlo.core.plan.Json;
 import app.etlo.core.plan.Problem;
 import app.etlo.core.plan.Refused;
+import app.etlo.server.account.Accounts;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonMappingException;
 import java.util.List;
+import org.slf4j.MDC;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -49,11 +51,25 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler(Exception.class)
-    ProblemDetail unforeseen(Exception e) {
-        logger.error("unforeseen", e);
+    ResponseEntity<ProblemDetail> unforeseen(Exception e) {
+        Fault fault = Fault.of(e);
+        if (fault.status() == HttpStatus.INTERNAL_SERVER_ERROR) {
+            logger.error("unforeseen", e);
+        } else {
+            logger.warn(fault.title() + ": " + e.getClass().getSimpleName());
+        }
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(fault.status(), fault.detail());
+        detail.setTitle(fault.title());
+        detail.setProperty(RequestLog.ID, MDC.get(RequestLog.ID));
+        var answer = ResponseEntity.status(fault.status());
+        fault.retryAfterSeconds().ifPresent(s -> answer.header(HttpHeaders.RETRY_AFTER, String.valueOf(s)));
+        return answer.body(detail);
+    }
+
+    @ExceptionHandler(Accounts.AddressTaken.class)
+    ProblemDetail taken(Accounts.AddressTaken e) {
         return ProblemDetail.forStatusAndDetail(
-                HttpStatus.INTERNAL_SERVER_ERROR,
-                "Something went wrong on the server. What you typed is kept on this page.");
+                HttpStatus.CONFLICT, "This address has an account already; sign in with it.");
     }
 
     private static List<Problem> unreadable(HttpMessageNotReadableException e) {

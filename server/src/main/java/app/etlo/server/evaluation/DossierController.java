@@ -3,8 +3,12 @@ package app.etlo.server.evaluation;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.Dossier;
 import app.etlo.core.plan.PlanReader;
+import app.etlo.server.access.Access;
+import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;
+import app.etlo.server.limits.Limited;
 import app.etlo.server.plan.PlanStore;
+import java.util.List;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -34,12 +38,17 @@ class DossierController {
         this.knowledge = knowledge;
     }
 
-    /** Where an imported plan now is. */
-    record Imported(String fieldId, String planId) {}
+    /**
+     * Where an imported plan now is.
+     *
+     * @param kept what the practice has otherwise than the file, and keeps as it is
+     */
+    record Imported(String fieldId, String planId, List<String> kept) {}
 
+    @Access(Who.MEMBER)
     @GetMapping(value = "/api/plans/{planId}/dossier", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<String> export(@PathVariable String planId) {
-        String text = evaluations.dossier(plans.get(planId).plan()).write();
+        String text = evaluations.dossier(plans.at(planId).plan()).write();
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
@@ -51,10 +60,12 @@ class DossierController {
                 .body(text);
     }
 
+    @Limited(Limited.Kind.IMPORT)
+    @Access(Who.MEMBER)
     @PostMapping(value = "/api/dossiers", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     Imported take(@RequestBody byte[] file, @AuthenticationPrincipal Adviser adviser) {
         Dossier dossier = Dossier.read(new String(file, java.nio.charset.StandardCharsets.UTF_8), reader, knowledge);
-        imports.take(dossier, adviser.email());
-        return new Imported(dossier.plan().fieldId(), dossier.plan().id());
+        List<String> kept = imports.take(dossier, adviser.email());
+        return new Imported(dossier.plan().fieldId(), dossier.plan().id(), kept);
     }
 }

@@ -1,48 +1,82 @@
 package app.etlo.server.evaluation;
 
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.plan.DifferenceWords;
 import app.etlo.core.plan.Dossier;
+import app.etlo.core.plan.Json;
 import app.etlo.core.plan.Refused;
 import app.etlo.server.farm.FarmStore;
 import app.etlo.server.plan.PlanStore;
 import app.etlo.server.seed.SeedStore;
-import java.util.UUID;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Takes a dossier into a practice, all or nothing. What the practice already has by the same id is kept as it is; a plan
- * that is there gets a revision more, so that the import can be undone.
+ * Takes a dossier into a practice, all or nothing. What the practice already has by the same id is kept as it is, and what
+ * differs is told; a plan that is there gets a revision more, so that the import can be undone; a plan for a field that has
+ * another one already becomes a copy beside it.
  */
 @Service
 @Transactional
 public class DossierImport {
+    private static final String LABEL = "from a file";
+
     private final FarmStore farms;
     private final SeedStore seed;
     private final PlanStore plans;
+    private final Knowledge knowledge;
 
-    DossierImport(FarmStore farms, SeedStore seed, PlanStore plans) {
+    DossierImport(FarmStore farms, SeedStore seed, PlanStore plans, Knowledge knowledge) {
         this.farms = farms;
         this.seed = seed;
         this.plans = plans;
+        this.knowledge = knowledge;
     }
 
-    public void take(Dossier dossier, String author) {
+    /**
+     * @return what the practice has otherwise than the file, in words
+     */
+    public List<String> take(Dossier dossier, String author) {
+        List<String> kept = new ArrayList<>();
         var context = dossier.context();
-        if (farms.findFarm(context.farm().id()).isEmpty()) {
-            farms.put(context.farm());
-        }
-        if (farms.findField(context.field().id()).isEmpty()) {
-            farms.put(context.field());
-        }
-        context.lots().stream().filter(l -> !seed.holds(l.id())).forEach(seed::put);
-        var plan = dossier.plan();
-        if (!plans.holds(plan.id())) {
-            if (farms.findField(plan.fieldId()).isEmpty()) {
-                throw new Refused("/plan/fieldId", "the plan names a field that the file does not hold");
-            }
-            plans.create(plan, author);
+        var farm = farms.findFarm(context.farm().id());
+        if (farm.isPresent()) {
+            kept.addAll(differing("farm " + farm.get().name(), context.farm(), farm.get()));
         } else {
-            plans.save(plan, plans.get(plan.id()).revision(), UUID.randomUUID().toString(), author);
+            farms.put(Optional.empty(), context.farm(), author);
         }
+        var field = farms.findField(context.field().id());
+        if (field.isPresent()) {
+            kept.addAll(differing("field " + field.get().name(), context.field(), field.get()));
+        } else {
+            farms.put(Optional.empty(), context.field(), author);
+        }
+        for (var lot : context.lots()) {
+            var present = seed.find(lot.id());
+            if (present.isPresent()) {
+                kept.addAll(differing("seed lot " + present.get().label(), lot, present.get()));
+            } else {
+                seed.put(Optional.empty(), lot, author);
+            }
+        }
+        var plan = dossier.plan();
+        if (plans.holds(plan.id())) {
+            plans.replace(plan, author);
+        } else if (farms.findField(plan.fieldId()).isEmpty()) {
+            throw new Refused("/plan/fieldId", "the plan names a field that the file does not hold");
+        } else {
+            plans.create(plan, author, LABEL);
+        }
+        return kept;
+    }
+
+    private List<String> differing(String what, Object inFile, Object here) {
+        return new DifferenceWords(knowledge, "")
+                .between(Json.tree(Json.write(inFile)), Json.tree(Json.write(here))).stream()
+                        .map(words -> what + ", " + words)
+                        .toList();
     }
 }

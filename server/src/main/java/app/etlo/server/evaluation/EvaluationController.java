@@ -7,7 +7,10 @@ import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.Refused;
 import app.etlo.core.plan.WorkingView;
 import app.etlo.core.working.Figure;
+import app.etlo.server.access.Access;
+import app.etlo.server.access.Access.Who;
 import app.etlo.server.documents.NotFound;
+import app.etlo.server.limits.Limited;
 import java.time.LocalDate;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -41,11 +44,15 @@ class EvaluationController {
         }
     }
 
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
     @PostMapping("/api/evaluations")
     Evaluation evaluate(@RequestBody EvaluationRequest request) {
         return EvaluationWriter.write(evaluations.evaluate(request.plan(), request.asOf()));
     }
 
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
     @PostMapping("/api/workings")
     WorkingView working(@RequestBody WorkingRequest request) {
         Evaluated evaluated = evaluations.evaluate(request.plan(), request.asOf());

@@ -6,7 +6,8 @@ import app.etlo.core.plan.Context.FieldEntry;
 import app.etlo.core.plan.Evaluation;
 import app.etlo.core.plan.EvaluationWriter;
 import app.etlo.core.plan.PlanDocument;
-import app.etlo.core.plan.Refused;
+import app.etlo.server.access.Access;
+import app.etlo.server.access.Access.Who;
 import app.etlo.server.farm.FarmStore;
 import app.etlo.server.plan.PlanStore;
 import java.time.LocalDate;
@@ -15,9 +16,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.PutMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -48,6 +46,7 @@ class FieldListController {
     /** The heaviest note not answered yet. */
     record TopNote(Weight weight, String text) {}
 
+    @Access(Who.MEMBER)
     @GetMapping("/api/fields")
     List<FieldSummary> fields(@RequestParam LocalDate asOf) {
         return farms.fields().stream()
@@ -57,23 +56,8 @@ class FieldListController {
                 .toList();
     }
 
-    @GetMapping("/api/fields/{id}")
-    FieldEntry field(@PathVariable String id) {
-        return farms.field(id);
-    }
-
-    @PutMapping("/api/fields/{id}")
-    FieldEntry put(@PathVariable String id, @RequestBody FieldEntry field) {
-        if (!id.equals(field.id())) {
-            throw new Refused("/id", "the address names another field");
-        }
-        return farms.put(field);
-    }
-
     private FieldSummary summary(FieldEntry field, LocalDate asOf) {
-        PlanDocument plan = plans.findOfField(field.id())
-                .map(PlanStore.Saved::plan)
-                .orElseGet(() -> PlanDocument.empty("none", field.id()));
+        PlanDocument plan = plans.current(field.id()).orElseGet(() -> PlanDocument.empty("none", field.id()));
         Evaluation e = EvaluationWriter.write(evaluations.evaluate(plan, asOf));
         Evaluation.FigureView area = e.figures().get("field/area");
         return new FieldSummary(

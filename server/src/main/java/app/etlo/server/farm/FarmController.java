@@ -3,10 +3,17 @@ package app.etlo.server.farm;
 import app.etlo.core.field.BoundaryReader;
 import app.etlo.core.field.FieldArea;
 import app.etlo.core.plan.Context.FarmEntry;
+import app.etlo.core.plan.Context.FieldEntry;
 import app.etlo.core.plan.Refused;
 import app.etlo.core.quantity.Unit;
+import app.etlo.server.access.Access;
+import app.etlo.server.access.Access.Who;
+import app.etlo.server.account.Adviser;
+import app.etlo.server.limits.Limited;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.List;
+import java.util.Optional;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -14,6 +21,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
+/** Farms, fields and their outlines. */
 @RestController
 class FarmController {
     private final FarmStore store;
@@ -25,20 +33,62 @@ class FarmController {
     /** What a boundary file holds. */
     record BoundaryView(double areaHa, double areaAc, int parts, int holes) {}
 
+    @Access(Who.MEMBER)
     @GetMapping("/api/farms")
     List<FarmEntry> farms() {
         return store.farms();
     }
 
-    @PutMapping("/api/farms/{id}")
-    FarmEntry put(@PathVariable String id, @RequestBody FarmEntry farm) {
-        if (!id.equals(farm.id())) {
-            throw new Refused("/id", "the address names another farm");
+    /**
+     * @param base the farm as the editor found it; absent for a new one
+     */
+    record FarmSave(Optional<FarmEntry> base, FarmEntry mine) {
+        FarmSave {
+            if (mine == null) {
+                throw new Refused("/mine", "the farm to save is missing");
+            }
         }
-        return store.put(farm);
+    }
+
+    /**
+     * @param base the field as the editor found it; absent for a new one
+     */
+    record FieldSave(Optional<FieldEntry> base, FieldEntry mine) {
+        FieldSave {
+            if (mine == null) {
+                throw new Refused("/mine", "the field to save is missing");
+            }
+        }
+    }
+
+    @Access(Who.MEMBER)
+    @PutMapping("/api/farms/{farmId}")
+    FarmEntry put(@PathVariable String farmId, @RequestBody FarmSave save, @AuthenticationPrincipal Adviser adviser) {
+        if (!farmId.equals(save.mine().id())) {
+            throw new Refused("/mine/id", "the address names another farm");
+        }
+        return store.put(save.base(), save.mine(), adviser.email());
+    }
+
+    @Access(Who.MEMBER)
+    @GetMapping("/api/fields/{fieldId}")
+    FieldEntry field(@PathVariable String fieldId) {
+        return store.field(fieldId);
+    }
+
+    @Access(Who.MEMBER)
+    @PutMapping("/api/fields/{fieldId}")
+    FieldEntry put(
+            @PathVariable String fieldId, @RequestBody FieldSave save, @AuthenticationPrincipal Adviser adviser) {
+        if (!fieldId.equals(save.mine().id())) {
+            throw new Refused("/mine/id", "the address names another field");
+        }
+        return store.put(save.base(), save.mine(), adviser.email());
     }
 
     /** Looks at a GeoJSON file before it is taken: its area, or what is wrong at which place. */
+    @Limited(Limited.Kind.IMPORT)
+    @Access(Who.MEMBER)
     @PostMapping("/api/boundaries")
     BoundaryView boundary(@RequestBody JsonNode geoJson) {
         var boundary = BoundaryReader.read(geoJson);

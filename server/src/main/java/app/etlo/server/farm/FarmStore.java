@@ -7,6 +7,8 @@ import app.etlo.core.plan.Json;
 import app.etlo.core.plan.Refused;
 import app.etlo.server.documents.DocumentText;
 import app.etlo.server.documents.NotFound;
+import app.etlo.server.documents.SharedDocuments;
+import app.etlo.server.documents.SharedDocuments.Kind;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -20,11 +22,13 @@ public class FarmStore {
     private final FarmRepository farms;
     private final FieldRepository fields;
     private final DocumentText text;
+    private final SharedDocuments shared;
 
-    FarmStore(FarmRepository farms, FieldRepository fields, DocumentText text) {
+    FarmStore(FarmRepository farms, FieldRepository fields, DocumentText text, SharedDocuments shared) {
         this.farms = farms;
         this.fields = fields;
         this.text = text;
+        this.shared = shared;
     }
 
     @Transactional(readOnly = true)
@@ -69,32 +73,53 @@ public class FarmStore {
     }
 
     /**
-     * Adds a farm or replaces the one of its id.
+     * Adds a farm, or saves what was changed of it.
      *
+     * @param base the farm as the editor found it; absent for a new one
      * @throws Refused when it cannot be
+     * @throws app.etlo.server.documents.DocumentConflict when somebody else changed the same
      */
-    public FarmEntry put(FarmEntry farm) {
+    public FarmEntry put(Optional<FarmEntry> base, FarmEntry mine, String author) {
+        ContextCheck.farm(mine);
+        Optional<FarmRow> found = farms.lockByRef(mine.id());
+        FarmEntry farm = text.read(
+                shared.merged(found.map(FarmRow::document), base.map(Json::write), Json.write(mine), mine.currency()),
+                FarmEntry.class);
+        String merged = Json.write(farm);
         ContextCheck.farm(farm);
-        FarmRow row = farms.findByRef(farm.id()).orElseGet(() -> new FarmRow(farm.id()));
-        row.replaceDocument(Json.write(farm));
-        farms.save(row);
+        FarmRow row = found.orElseGet(() -> new FarmRow(mine.id()));
+        if (!merged.equals(row.document())) {
+            row.replaceDocument(merged);
+            farms.save(row);
+            shared.remember(Kind.FARM, mine.id(), author, Optional.of(merged));
+        }
         return farm;
     }
 
     /**
-     * Adds a field or replaces the one of its id.
+     * Adds a field, or saves what was changed of it.
      *
+     * @param base the field as the editor found it; absent for a new one
      * @throws Refused when it cannot be, or its farm is not in this practice
+     * @throws app.etlo.server.documents.DocumentConflict when somebody else changed the same
      */
-    public FieldEntry put(FieldEntry field) {
+    public FieldEntry put(Optional<FieldEntry> base, FieldEntry mine, String author) {
+        ContextCheck.field(mine);
+        FarmEntry farm = findFarm(mine.farmId())
+                .orElseThrow(() -> new Refused("/farmId", "there is no such farm in this practice"));
+        Optional<FieldRow> found = fields.lockByRef(mine.id());
+        FieldEntry field = text.read(
+                shared.merged(found.map(FieldRow::document), base.map(Json::write), Json.write(mine), farm.currency()),
+                FieldEntry.class);
+        String merged = Json.write(field);
         ContextCheck.field(field);
-        if (findFarm(field.farmId()).isEmpty()) {
-            throw new Refused("/farmId", "there is no such farm in this practice");
+        FieldRow row = found.orElseGet(() -> new FieldRow(mine.id(), mine.farmId()));
+        if (!merged.equals(row.document())) {
+            row.moveTo(field.farmId());
+            row.replaceDocument(merged);
+            fields.save(row);
+            shared.remember(Kind.FIELD, mine.id(), author, Optional.of(merged));
         }
-        FieldRow row = fields.findByRef(field.id()).orElseGet(() -> new FieldRow(field.id(), field.farmId()));
-        row.moveTo(field.farmId());
-        row.replaceDocument(Json.write(field));
-        fields.save(row);
         return field;
     }
 }

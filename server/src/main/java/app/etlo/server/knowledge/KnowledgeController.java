@@ -10,6 +10,8 @@ import app.etlo.core.knowledge.Product;
 import app.etlo.core.knowledge.SowingMethod;
 import app.etlo.core.plan.ContextCheck;
 import app.etlo.core.plan.PlanReader;
+import app.etlo.server.access.Access;
+import app.etlo.server.access.Access.Who;
 import java.util.Collection;
 import java.util.List;
 import org.springframework.http.MediaType;
@@ -46,6 +48,7 @@ class KnowledgeController {
             List<String> drainages,
             List<JudgementView> judgements) {}
 
+    @Access(Who.MEMBER)
     @GetMapping("/api/knowledge")
     KnowledgeView knowledge() {
         return new KnowledgeView(
@@ -93,6 +96,7 @@ class KnowledgeController {
     }
 
     /** The published schema of the plan document. */
+    @Access(Who.ANYONE)
     @GetMapping(value = "/api/formats/plan.schema.json", produces = MediaType.APPLICATION_JSON_VALUE)
     String planSchema() {
         return PlanReader.schemaText();

@@ -10,7 +10,8 @@ import org.springframework.data.jpa.repository.Query;
 interface PlanRepository extends JpaRepository<PlanRow, Long> {
     Optional<PlanRow> findByRef(String ref);
 
-    List<PlanRow> findByFieldRefOrderById(String fieldRef);
+    /** The field's own plan first, then the copies by age. */
+    List<PlanRow> findByFieldRefOrderByCurrentDescIdAsc(String fieldRef);
 
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select p from PlanRow p where p.ref = :ref")

@@ -29,11 +29,20 @@ class PlanRow {
     @Column(nullable = false)
     private int head;
 
+    /** Whether this is the field's own plan; the others are copies. */
+    @Column(name = "is_current", nullable = false)
+    private boolean current;
+
+    @Column(nullable = false)
+    private String label;
+
     protected PlanRow() {}
 
-    PlanRow(String ref, String fieldRef) {
+    PlanRow(String ref, String fieldRef, boolean current, String label) {
         this.ref = ref;
         this.fieldRef = fieldRef;
+        this.current = current;
+        this.label = label;
     }
 
     Long id() {
@@ -50,5 +59,21 @@ class PlanRow {
 
     void moveHead(int number) {
         this.head = number;
+    }
+
+    String ref() {
+        return ref;
+    }
+
+    boolean isCurrent() {
+        return current;
+    }
+
+    void setCurrent(boolean now) {
+        this.current = now;
+    }
+
+    String label() {
+        return label;
     }
 }

@@ -1,69 +1,86 @@
 package app.etlo.server.plan;
 
+import app.etlo.core.change.Differences;
+import app.etlo.core.change.Merge;
 import app.etlo.core.plan.Json;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.PlanReader;
 import app.etlo.core.plan.Refused;
-import app.etlo.server.documents.NotFound;
 import app.etlo.server.farm.FarmStore;
-import java.time.Clock;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Plans and their revisions. Every save adds a revision; undo and redo are saves too. */
+/** Plans and their revisions. Every save adds a revision; none is ever changed. */
 @Service
 @Transactional
 public class PlanStore {
     private final PlanRepository plans;
-    private final RevisionRepository revisions;
+    private final Revisions revisions;
+    private final Comparisons comparisons;
     private final PlanReader reader;
-    private final Clock clock;
     private final FarmStore farms;
 
-    PlanStore(PlanRepository plans, RevisionRepository revisions, PlanReader reader, Clock clock, FarmStore farms) {
-        this.farms = farms;
+    PlanStore(PlanRepository plans, Revisions revisions, Comparisons comparisons, PlanReader reader, FarmStore farms) {
         this.plans = plans;
         this.revisions = revisions;
+        this.comparisons = comparisons;
         this.reader = reader;
-        this.clock = clock;
+        this.farms = farms;
     }
 
-    /** A plan at a revision. */
-    public record Saved(PlanDocument plan, int revision, boolean canUndo, boolean canRedo) {}
+    /**
+     * A plan at a revision, as one person finds it.
+     *
+     * @param current whether it is the field's own plan, not a copy
+     * @param label what a copy is called
+     */
+    public record Saved(
+            PlanDocument plan, int revision, boolean canUndo, boolean canRedo, boolean current, String label) {}
 
-    /** Somebody else saved in between. */
-    public static final class Conflict extends RuntimeException {
-        private static final long serialVersionUID = 1L;
-        private final int head;
+    /** A plan and the number of its revision. */
+    public record At(PlanDocument plan, int revision) {}
 
-        Conflict(int head) {
-            super("the plan was saved elsewhere in the meantime");
-            this.head = head;
-        }
-
-        public int head() {
-            return head;
-        }
-    }
+    /** One of the plans of a field. */
+    public record Listed(String id, String label, boolean current, String author, Instant savedAt) {}
 
     /** The plan of a field; an empty one is made on first sight, and only one however many look at once. */
     public Saved ofField(String fieldId, String author) {
         farms.lockField(fieldId);
-        return findOfField(fieldId)
-                .orElseGet(() -> create(PlanDocument.empty("plan-" + UUID.randomUUID(), fieldId), author));
+        return findOfField(fieldId, author)
+                .orElseGet(() -> create(PlanDocument.empty("plan-" + UUID.randomUUID(), fieldId), author, ""));
     }
 
     /** The plan of a field, when it has one. */
     @Transactional(readOnly = true)
-    public Optional<Saved> findOfField(String fieldId) {
-        return plans.findByFieldRefOrderById(fieldId).stream().findFirst().map(this::saved);
+    public Optional<Saved> findOfField(String fieldId, String author) {
+        return plans.findByFieldRefOrderByCurrentDescIdAsc(fieldId).stream()
+                .findFirst()
+                .map(row -> revisions.saved(row, author));
+    }
+
+    /** The document of a field's own plan, when it has one. */
+    @Transactional(readOnly = true)
+    public Optional<PlanDocument> current(String fieldId) {
+        return plans.findByFieldRefOrderByCurrentDescIdAsc(fieldId).stream()
+                .findFirst()
+                .map(row -> reader.read(revisions.head(row)));
+    }
+
+    /** A plan as it stands now, whoever looks. */
+    @Transactional(readOnly = true)
+    public At at(String planId) {
+        PlanRow row = revisions.find(planId);
+        return new At(reader.read(revisions.head(row)), row.head());
     }
 
     @Transactional(readOnly = true)
-    public Saved get(String planId) {
-        return saved(plans.findByRef(planId).orElseThrow(() -> new NotFound("plan")));
+    public Saved get(String planId, String author) {
+        return revisions.saved(revisions.find(planId), author);
     }
 
     @Transactional(readOnly = true)
@@ -71,88 +88,139 @@ public class PlanStore {
         return plans.findByRef(planId).isPresent();
     }
 
-    /** Keeps a new plan as its first revision. */
-    public Saved create(PlanDocument plan, String author) {
-        PlanRow row = plans.save(new PlanRow(plan.id(), plan.fieldId()));
-        add(row, Change.create(), author, UUID.randomUUID().toString(), Json.write(plan));
-        return saved(row);
+    /** The field's own plan first, then its copies. */
+    @Transactional(readOnly = true)
+    public List<Listed> all(String fieldId) {
+        return plans.findByFieldRefOrderByCurrentDescIdAsc(fieldId).stream()
+                .map(row -> {
+                    RevisionRow head = revisions.revision(row, row.head());
+                    return new Listed(row.ref(), row.label(), row.isCurrent(), head.author(), head.savedAt());
+                })
+                .toList();
+    }
+
+    /** Keeps a new plan as its first revision: the field's own when it has none yet, else a copy under a label. */
+    public Saved create(PlanDocument plan, String author, String label) {
+        return create(plan, author, label, UUID.randomUUID().toString());
+    }
+
+    /**
+     * Keeps a plan as a copy beside the field's own.
+     *
+     * @param requestId a resend of one that was taken makes no second copy
+     */
+    public Saved copy(PlanDocument plan, String author, String label, String requestId) {
+        farms.lockField(plan.fieldId());
+        if (revisions.madeBy(requestId).isPresent()) {
+            return get(plan.id(), author);
+        }
+        if (holds(plan.id())) {
+            throw new Refused("/plan/id", "there is a plan of this id already");
+        }
+        return create(plan, author, label, requestId);
+    }
+
+    private Saved create(PlanDocument plan, String author, String label, String requestId) {
+        boolean first =
+                plans.findByFieldRefOrderByCurrentDescIdAsc(plan.fieldId()).isEmpty();
+        PlanRow row = plans.save(new PlanRow(plan.id(), plan.fieldId(), first, first ? "" : label));
+        revisions.add(row, Change.of("create", author), requestId, Json.write(plan));
+        return revisions.saved(row, author);
+    }
+
+    /** Makes a copy the field's own plan; the one it had becomes a copy. */
+    public Saved makeCurrent(String planId, String author) {
+        PlanRow row = revisions.find(planId);
+        farms.lockField(row.fieldRef());
+        plans.findByFieldRefOrderByCurrentDescIdAsc(row.fieldRef()).stream()
+                .filter(r -> r.isCurrent() && !r.id().equals(row.id()))
+                .forEach(r -> {
+                    r.setCurrent(false);
+                    plans.saveAndFlush(r);
+                });
+        row.setCurrent(true);
+        plans.save(row);
+        return revisions.saved(row, author);
+    }
+
+    /**
+     * Takes a copy out for good.
+     *
+     * @throws Refused for the field's own plan
+     */
+    public void remove(String planId) {
+        PlanRow row = revisions.find(planId);
+        if (row.isCurrent()) {
+            throw new Refused("", "This is the field's own plan. Make another one its own first.");
+        }
+        plans.delete(row);
     }
 
     /**
      * Saves a plan on top of the revision the editor had.
      *
-     * @param requestId the editor's own; a resend of one that was taken changes nothing
+     * @param requestId the editor's own; a resend of one that was taken changes nothing and answers what it made
      * @throws Conflict when the head has moved
      */
     public Saved save(PlanDocument plan, int parent, String requestId, String author) {
-        PlanRow row = locked(plan.id());
+        return save(plan, parent, requestId, Change.of("edit", author));
+    }
+
+    /** Puts a plan from a file upon the head, whatever that is; it can be undone. */
+    public Saved replace(PlanDocument plan, String author) {
+        PlanRow row = ofItsField(plan);
+        return save(plan, row.head(), UUID.randomUUID().toString(), Change.of("import", author));
+    }
+
+    private Saved save(PlanDocument plan, int parent, String requestId, Change change) {
+        PlanRow row = ofItsField(plan);
+        Optional<RevisionRow> sent = revisions.madeBy(requestId);
+        if (sent.isPresent()) {
+            return revisions.saved(row, sent.get().number(), change.author());
+        }
+        JsonNode mine = Json.tree(Json.write(plan));
+        if (row.head() != parent) {
+            throw comparisons.conflict(row, parent, mine);
+        }
+        add(row, change, requestId, Json.write(plan));
+        return revisions.saved(row, change.author());
+    }
+
+    /**
+     * Saves what was changed since a revision upon what others saved in the meantime.
+     *
+     * @param base the revision the editor's plan grew from
+     * @param head the revision the editor has been told of
+     * @throws Conflict when the head has moved on, or the changes meet in one place
+     */
+    public Saved merge(PlanDocument plan, int base, int head, String requestId, String author) {
+        PlanRow row = ofItsField(plan);
+        Optional<RevisionRow> sent = revisions.madeBy(requestId);
+        if (sent.isPresent()) {
+            return revisions.saved(row, sent.get().number(), author);
+        }
+        JsonNode mine = Json.tree(Json.write(plan));
+        JsonNode from = Json.tree(revisions.document(row, base));
+        Merge merged = Merge.gently(Json.tree(revisions.head(row)), Differences.between(from, mine));
+        if (row.head() != head || !merged.overlaps().isEmpty()) {
+            throw comparisons.conflict(row, base, mine);
+        }
+        String text = Json.write(reader.read(merged.document()));
+        add(row, Change.of("merge", author), requestId, text);
+        return revisions.saved(row, author);
+    }
+
+    private PlanRow ofItsField(PlanDocument plan) {
+        PlanRow row = revisions.locked(plan.id());
         if (!row.fieldRef().equals(plan.fieldId())) {
             throw new Refused("/fieldId", "a plan stays with its field");
         }
-        if (isNew(row, parent, requestId)) {
-            String text = Json.write(plan);
-            if (!text.equals(document(row, row.head()))) {
-                add(row, Change.edit(), author, requestId, text);
-            }
+        return row;
+    }
+
+    private void add(PlanRow row, Change change, String requestId, String text) {
+        if (!text.equals(revisions.head(row))) {
+            revisions.add(row, change, requestId, text);
         }
-        return saved(row);
-    }
-
-    /** Takes the last change back; nothing to take back leaves the plan as it is. */
-    public Saved undo(String planId, int parent, String requestId, String author) {
-        PlanRow row = locked(planId);
-        if (isNew(row, parent, requestId)) {
-            stack(row)
-                    .toUndo()
-                    .ifPresent(n -> add(row, new Change(0, "undo", n), author, requestId, document(row, n - 1)));
-        }
-        return saved(row);
-    }
-
-    /** Does again what was last taken back. */
-    public Saved redo(String planId, int parent, String requestId, String author) {
-        PlanRow row = locked(planId);
-        if (isNew(row, parent, requestId)) {
-            stack(row).toRedo().ifPresent(n -> add(row, new Change(0, "redo", n), author, requestId, document(row, n)));
-        }
-        return saved(row);
-    }
-
-    private PlanRow locked(String planId) {
-        return plans.lockByRef(planId).orElseThrow(() -> new NotFound("plan"));
-    }
-
-    private boolean isNew(PlanRow row, int parent, String requestId) {
-        if (revisions.findByRequestId(requestId).isPresent()) {
-            return false;
-        }
-        if (row.head() != parent) {
-            throw new Conflict(row.head());
-        }
-        return true;
-    }
-
-    private void add(PlanRow row, Change change, String author, String requestId, String document) {
-        int number = row.head() + 1;
-        revisions.save(new RevisionRow(row.id(), number, change, author, clock.instant(), requestId, document));
-        row.moveHead(number);
-        plans.save(row);
-    }
-
-    private UndoStack stack(PlanRow row) {
-        return new UndoStack(revisions.changes(row.id()));
-    }
-
-    private String document(PlanRow row, int number) {
-        return revisions.findByPlanIdAndNumber(row.id(), number).orElseThrow().document();
-    }
-
-    private Saved saved(PlanRow row) {
-        UndoStack stack = stack(row);
-        return new Saved(
-                reader.read(document(row, row.head())),
-                row.head(),
-                stack.toUndo().isPresent(),
-                stack.toRedo().isPresent());
     }
 }

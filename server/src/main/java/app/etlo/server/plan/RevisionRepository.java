@@ -8,9 +8,11 @@ import org.springframework.data.jpa.repository.Query;
 interface RevisionRepository extends JpaRepository<RevisionRow, Long> {
     Optional<RevisionRow> findByPlanIdAndNumber(Long planId, int number);
 
+    List<RevisionRow> findByPlanIdAndNumberBetweenOrderByNumberDesc(Long planId, int from, int to);
+
     Optional<RevisionRow> findByRequestId(String requestId);
 
-    @Query("select new app.etlo.server.plan.Change(r.number, r.kind, r.target) from RevisionRow r"
+    @Query("select new app.etlo.server.plan.Change(r.number, r.kind, r.target, r.author) from RevisionRow r"
             + " where r.planId = :planId order by r.number")
     List<Change> changes(Long planId);
 }

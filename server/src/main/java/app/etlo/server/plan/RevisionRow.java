@@ -51,14 +51,13 @@ class RevisionRow {
 
     protected RevisionRow() {}
 
-    RevisionRow(
-            Long planId, int number, Change change, String author, Instant savedAt, String requestId, String document) {
+    RevisionRow(Long planId, int number, Change change, Instant savedAt, String requestId, String document) {
         this.planId = planId;
         this.number = number;
         this.parent = number - 1;
         this.kind = change.kind();
         this.target = change.target();
-        this.author = author;
+        this.author = change.author();
         this.savedAt = savedAt;
         this.requestId = requestId;
         this.document = document;
@@ -74,5 +73,21 @@ class RevisionRow {
 
     String document() {
         return document;
+    }
+
+    String kind() {
+        return kind;
+    }
+
+    Integer target() {
+        return target;
+    }
+
+    String author() {
+        return author;
+    }
+
+    Instant savedAt() {
+        return savedAt;
     }
 }

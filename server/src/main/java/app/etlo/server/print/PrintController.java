@@ -2,7 +2,10 @@ package app.etlo.server.print;
 
 import app.etlo.core.plan.Evaluated;
 import app.etlo.core.plan.Refused;
+import app.etlo.server.access.Access;
+import app.etlo.server.access.Access.Who;
 import app.etlo.server.evaluation.Evaluations;
+import app.etlo.server.limits.Limited;
 import app.etlo.server.plan.PlanStore;
 import com.openhtmltopdf.extend.FSSupplier;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FSFontUseCase;
@@ -59,9 +62,11 @@ class PrintController {
         }
     }
 
+    @Limited(Limited.Kind.IMPORT)
+    @Access(Who.MEMBER)
     @PostMapping(value = "/api/plans/{planId}/pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> print(@PathVariable String planId, @RequestBody PrintRequest request) throws IOException {
-        PlanStore.Saved saved = plans.get(planId);
+        PlanStore.At saved = plans.at(planId);
         Evaluated evaluated = evaluations.evaluate(saved.plan(), request.asOf());
         Optional<String> section = request.sectionSvg().flatMap(SafeSvg::of).map(PrintController::toPaper);
         String html = PlanPage.html(evaluated, evaluations.dossier(saved.plan()), section, saved.revision());

@@ -2,8 +2,13 @@ package app.etlo.server.seed;
 
 import app.etlo.core.plan.Context.LotEntry;
 import app.etlo.core.plan.Refused;
+import app.etlo.server.access.Access;
+import app.etlo.server.access.Access.Who;
+import app.etlo.server.account.Adviser;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,22 +25,36 @@ class LotController {
         this.store = store;
     }
 
+    @Access(Who.MEMBER)
     @GetMapping("/api/lots")
     List<LotEntry> lots() {
         return store.all();
     }
 
-    @PutMapping("/api/lots/{id}")
-    LotEntry put(@PathVariable String id, @RequestBody LotEntry lot) {
-        if (!id.equals(lot.id())) {
-            throw new Refused("/id", "the address names another lot");
+    /**
+     * @param base the lot as the editor found it; absent for a new one
+     */
+    record LotSave(Optional<LotEntry> base, LotEntry mine) {
+        LotSave {
+            if (mine == null) {
+                throw new Refused("/mine", "the lot to save is missing");
+            }
         }
-        return store.put(lot);
     }
 
-    @DeleteMapping("/api/lots/{id}")
+    @Access(Who.MEMBER)
+    @PutMapping("/api/lots/{lotId}")
+    LotEntry put(@PathVariable String lotId, @RequestBody LotSave save, @AuthenticationPrincipal Adviser adviser) {
+        if (!lotId.equals(save.mine().id())) {
+            throw new Refused("/mine/id", "the address names another lot");
+        }
+        return store.put(save.base(), save.mine(), adviser.email());
+    }
+
+    @Access(Who.ADVISER)
+    @DeleteMapping("/api/lots/{lotId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void remove(@PathVariable String id) {
-        store.remove(id);
+    void remove(@PathVariable String lotId, @AuthenticationPrincipal Adviser adviser) {
+        store.remove(lotId, adviser.email());
     }
 }

@@ -1,0 +1,2 @@
+/** Who may call what. */
+package app.etlo.server.access;

@@ -1,0 +1,66 @@
+package app.etlo.server.documents;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.Optional;
+import org.hibernate.annotations.Immutable;
+import org.hibernate.annotations.TenantId;
+
+/** One save of a farm, a field or a lot; without a document when it was taken out. */
+@Entity
+@Immutable
+@Table(name = "document_revision")
+class DocumentRevisionRow {
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private Long id;
+
+    @TenantId
+    @Column(name = "workspace_id", nullable = false)
+    private Long workspaceId;
+
+    @Column(nullable = false)
+    private String kind;
+
+    @Column(nullable = false)
+    private String ref;
+
+    @Column(nullable = false)
+    private String author;
+
+    @Column(name = "saved_at", nullable = false)
+    private Instant savedAt;
+
+    private String document;
+
+    protected DocumentRevisionRow() {}
+
+    DocumentRevisionRow(String kind, String ref, String author, Instant savedAt, Optional<String> document) {
+        this.kind = kind;
+        this.ref = ref;
+        this.author = author;
+        this.savedAt = savedAt;
+        this.document = document.orElse(null);
+    }
+
+    Long id() {
+        return id;
+    }
+
+    String author() {
+        return author;
+    }
+
+    Instant savedAt() {
+        return savedAt;
+    }
+
+    Optional<String> document() {
+        return Optional.ofNullable(document);
+    }
+}

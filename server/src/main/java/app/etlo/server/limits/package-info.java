@@ -1,0 +1,2 @@
+/** How often the server may be asked. */
+package app.etlo.server.limits;

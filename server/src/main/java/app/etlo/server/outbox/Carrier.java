@@ -1,0 +1,18 @@
+package app.etlo.server.outbox;
+
+/** Takes letters to where people read them. */
+interface Carrier {
+    /**
+     * @throws NotDelivered when it could not; it is tried again later
+     */
+    void deliver(Letter letter);
+
+    /** Says nothing of the letter: this is written to the log. */
+    final class NotDelivered extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+
+        NotDelivered(Exception cause) {
+            super("a letter could not be delivered: " + cause.getClass().getSimpleName());
+        }
+    }
+}

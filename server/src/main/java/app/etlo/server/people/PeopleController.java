@@ -1,0 +1,80 @@
+package app.etlo.server.people;
+
+import app.etlo.core.plan.Refused;
+import app.etlo.server.access.Access;
+import app.etlo.server.access.Access.Who;
+import app.etlo.server.account.Adviser;
+import app.etlo.server.account.Role;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Who belongs to the practice. Everybody sees it; advisers decide it. */
+@RestController
+class PeopleController {
+    private final People people;
+
+    PeopleController(People people) {
+        this.people = people;
+    }
+
+    record PeopleView(long you, List<People.Person> people, List<People.Invited> invitations) {}
+
+    record RoleAsked(
+            @NotNull(message = "adviser or assistant") Role role) {}
+
+    record NameAsked(@NotNull @Size(max = 120) String name) {}
+
+    @Access(Who.MEMBER)
+    @GetMapping("/api/people")
+    PeopleView people(@AuthenticationPrincipal Adviser adviser) {
+        return new PeopleView(adviser.id(), people.everybody(), people.invited());
+    }
+
+    @Access(Who.ADVISER)
+    @PutMapping("/api/people/{personId}/role")
+    People.Person become(@PathVariable long personId, @Valid @RequestBody RoleAsked asked) {
+        return people.become(personId, asked.role());
+    }
+
+    @Access(Who.ADVISER)
+    @DeleteMapping("/api/people/{personId}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void remove(@PathVariable long personId) {
+        people.remove(personId);
+    }
+
+    @Access(Who.MEMBER)
+    @PutMapping("/api/me/name")
+    People.Person rename(@Valid @RequestBody NameAsked asked, @AuthenticationPrincipal Adviser adviser) {
+        if (asked.name().chars().anyMatch(Character::isISOControl)) {
+            throw new Refused("/name", "a name is one line");
+        }
+        return people.rename(adviser.id(), asked.name());
+    }
+
+    @Access(Who.ADVISER)
+    @PostMapping("/api/invitations")
+    @ResponseStatus(HttpStatus.CREATED)
+    People.Invitation invite(@Valid @RequestBody RoleAsked asked, @AuthenticationPrincipal Adviser adviser) {
+        return people.invite(asked.role(), adviser);
+    }
+
+    @Access(Who.ADVISER)
+    @DeleteMapping("/api/invitations/{invitationId}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void withdraw(@PathVariable long invitationId) {
+        people.withdraw(invitationId);
+    }
+}
