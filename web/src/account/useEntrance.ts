@@ -10,7 +10,8 @@ export function useEntrance(send: () => Promise<unknown>) {
   const enter = useMutation({
     mutationFn: send,
     onSuccess: () => {
-      queries.clear();
+      // an invitation just used up is not to be looked at again
+      queries.removeQueries({ predicate: (q) => q.queryKey[0] !== 'invitation' });
       void navigate('/fields');
     },
   });

@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useSession } from '../account/useSession';
 import { api, taken, type Schemas } from '../api/client';
 import { TopBar } from '../app/TopBar';
+import { spokenDate } from '../section/scale';
 import { SelectField } from '../ui/inputs';
 import { spokenTime } from '../ui/dates';
 import { Invite } from './Invite';
@@ -99,7 +100,7 @@ export function PeoplePage() {
                       p.role
                     )}
                   </td>
-                  <td className="fig">{spokenTime(p.joinedAt)}</td>
+                  <td className="fig">{spokenDate(p.joinedAt.slice(0, 10))}</td>
                   <td className="text-right">
                     {adviser && p.id !== people.data.you && (
                       <button

@@ -17,6 +17,7 @@ final class RunningServer {
 
     private final int port;
     private final Path log;
+    private final Path letters;
     private Process process;
 
     private RunningServer() throws IOException {
@@ -24,6 +25,7 @@ final class RunningServer {
             port = free.getLocalPort();
         }
         log = Files.createTempFile("etlo-e2e", ".log");
+        letters = Files.createTempDirectory("etlo-e2e").resolve("letters.txt");
         Runtime.getRuntime().addShutdownHook(new Thread(() -> process.destroyForcibly()));
         start();
     }
@@ -39,6 +41,11 @@ final class RunningServer {
         return shared;
     }
 
+    /** Where the outbox stand-in prints what would be mailed. */
+    Path letters() {
+        return letters;
+    }
+
     String url() {
         return "http://127.0.0.1:" + port;
     }
@@ -47,10 +54,10 @@ final class RunningServer {
     void start() throws IOException {
         Postgres pg = Postgres.shared();
         List<String> command = new ArrayList<>(List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                Unpacked.java().toString(),
                 "-XX:TieredStopAtLevel=1",
                 "-jar",
-                System.getProperty("server.jar"),
+                Unpacked.jar().toString(),
                 "--spring.main.banner-mode=off"));
         ProcessBuilder builder = new ProcessBuilder(command)
                 .redirectErrorStream(true)
@@ -60,6 +67,9 @@ final class RunningServer {
         builder.environment().put("ETLO_DATABASE_USER", pg.user());
         builder.environment().put("ETLO_DATABASE_PASSWORD", pg.password());
         builder.environment().put("ETLO_DEMO_PASSWORD", DEMO_PASSWORD);
+        builder.environment().put("ETLO_OUTBOX", letters.toString());
+        // all tests open their practices from one address
+        builder.environment().put("ETLO_LIMITS_ENTRANCE_ADDRESS", "6000");
         process = builder.start();
         for (int i = 0; i < 1200; i++) {
             if (!process.isAlive()) {

@@ -3,18 +3,15 @@ package app.etlo.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.etlo.testkit.Postgres;
+import app.etlo.testkit.Visitor;
 import java.io.IOException;
 import java.io.InputStream;
-import java.net.CookieManager;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.Map;
 import java.util.Objects;
 import org.junit.jupiter.api.Test;
 import org.springframework.boot.builder.SpringApplicationBuilder;
@@ -45,19 +42,27 @@ class FirstVersionTest {
                     .getWebServer()
                     .getPort();
             Visitor visitor = new Visitor("http://127.0.0.1:" + port);
+            visitor.get("/api/session").ok();
             assertThat(visitor.post(
-                            "/api/session",
-                            "{\"email\":\"first@etlo.example\",\"password\":\"made up for the fixture\"}"))
+                                    "/api/session",
+                                    "{\"email\":\"first@etlo.example\",\"password\":\"made up for the fixture\"}")
+                            .ok())
                     .contains("Lowmere advice")
                     .contains("\"role\":\"adviser\"");
-            assertThat(visitor.get("/api/plans/p1/dossier")).isEqualTo(resource("dossier.json"));
-            assertThat(visitor.get("/api/plans/p1/revisions"))
+            assertThat(visitor.get("/api/plans/p1/dossier").ok()).isEqualTo(resource("dossier.json"));
+            assertThat(visitor.get("/api/plans/p1/revisions").ok())
                     .contains("cereal rye, share: 50 % → 60 %")
                     .contains("\"kind\":\"undo\"");
-            assertThat(visitor.get("/api/history/field/f1")).contains("\"author\":\"earlier\"");
-            assertThat(visitor.get("/api/people")).contains("first@etlo.example");
+            assertThat(visitor.get("/api/history/field/f1").ok()).contains("\"author\":\"earlier\"");
+            assertThat(visitor.get("/api/people").ok()).contains("first@etlo.example");
             // what was undone then is done again now
-            assertThat(visitor.post("/api/plans/p1/redo", "")).contains("\"sharePercent\":60.0");
+            assertThat(visitor.send(
+                                    "POST",
+                                    "/api/plans/p1/redo",
+                                    "",
+                                    Map.of("If-Match", "4", "X-Request-Id", "first-version-1"))
+                            .ok())
+                    .contains("\"sharePercent\":60.0");
         }
     }
 
@@ -66,41 +71,6 @@ class FirstVersionTest {
         try (Connection c = DriverManager.getConnection(url, pg.user(), pg.password());
                 Statement s = c.createStatement()) {
             s.execute(resource("database.sql"));
-        }
-    }
-
-    /** A signed-in caller over HTTP. */
-    private static final class Visitor {
-        private final CookieManager cookies = new CookieManager();
-        private final HttpClient http =
-                HttpClient.newBuilder().cookieHandler(cookies).build();
-        private final String base;
-
-        Visitor(String base) throws IOException, InterruptedException {
-            this.base = base;
-            get("/api/session");
-        }
-
-        String get(String path) throws IOException, InterruptedException {
-            return send(HttpRequest.newBuilder(URI.create(base + path)).GET());
-        }
-
-        String post(String path, String body) throws IOException, InterruptedException {
-            return send(HttpRequest.newBuilder(URI.create(base + path))
-                    .header("Content-Type", "application/json")
-                    .header("If-Match", "4")
-                    .header("X-Request-Id", "first-version-1")
-                    .POST(HttpRequest.BodyPublishers.ofString(body)));
-        }
-
-        private String send(HttpRequest.Builder request) throws IOException, InterruptedException {
-            cookies.getCookieStore().getCookies().stream()
-                    .filter(c -> c.getName().equals("XSRF-TOKEN"))
-                    .forEach(c -> request.header("X-XSRF-TOKEN", c.getValue()));
-            HttpResponse<String> answer =
-                    http.send(request.build(), HttpResponse.BodyHandlers.ofString(StandardCharsets.UTF_8));
-            assertThat(answer.statusCode()).as(answer.body()).isBetween(200, 299);
-            return answer.body();
         }
     }
 }
