@@ -292,6 +292,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lots/tables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lots/{lotId}": {
         parameters: {
             query?: never;
@@ -834,6 +850,7 @@ export interface components {
             to: string;
         };
         Imported: {
+            current: boolean;
             fieldId: string;
             kept: string[];
             planId: string;
@@ -903,6 +920,11 @@ export interface components {
             cropId: string;
             figureId: string;
             label: string;
+        };
+        LineProblem: {
+            /** Format: int64 */
+            line: number;
+            message: string;
         };
         Listed: {
             author: string;
@@ -1115,6 +1137,10 @@ export interface components {
             name: string;
             smallBox: boolean;
             species: string;
+        };
+        Read: {
+            lots: components["schemas"]["LotEntry"][];
+            problems: components["schemas"]["LineProblem"][];
         };
         ResetAsked: {
             email: string;
@@ -1716,6 +1742,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LotEntry"][];
+                };
+            };
+        };
+    };
+    table: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Read"];
                 };
             };
         };

@@ -1,4 +1,4 @@
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 
 import { useOpenPlan } from '../plan/context';
 import { STEPS, type StepId } from './steps';
@@ -6,6 +6,11 @@ import { STEPS, type StepId } from './steps';
 /** The steps of the work as stations on a line: filled when decided, a block where one is. */
 export function StepLine({ step, done }: { step: StepId; done: Record<StepId, boolean> }) {
   const { field, inHand } = useOpenPlan();
+  const [search] = useSearchParams();
+  // a copy that is open stays open from step to step
+  const names = new URLSearchParams(search);
+  if (inHand) names.set('crop', inHand);
+  const kept = names.size > 0 ? `?${names.toString()}` : '';
   return (
     <nav aria-label="Steps" className="relative self-start max-[700px]:mb-3">
       <div
@@ -18,7 +23,7 @@ export function StepLine({ step, done }: { step: StepId; done: Record<StepId, bo
           return (
             <li key={s.id}>
               <Link
-                to={`/fields/${field.id}/${s.id}${inHand ? `?crop=${inHand}` : ''}`}
+                to={`/fields/${field.id}/${s.id}${kept}`}
                 aria-current={here ? 'step' : undefined}
                 className={`flex h-[33px] items-center gap-2.5 pr-3 pl-[5px] text-[15px] ${
                   here ? 'bg-ink font-bold text-paper' : 'hover:font-bold'

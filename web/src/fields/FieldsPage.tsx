@@ -40,6 +40,7 @@ function ImportPlan() {
       const body = (await answer.json()) as {
         fieldId: string;
         planId: string;
+        current: boolean;
         kept?: string[];
         detail?: string;
         problems?: Problem[];
@@ -50,7 +51,7 @@ function ImportPlan() {
     },
     onSuccess: async (done) => {
       await queries.invalidateQueries();
-      const at = `/fields/${done.fieldId}?plan=${done.planId}`;
+      const at = `/fields/${done.fieldId}${done.current ? '' : `?plan=${done.planId}`}`;
       if (done.kept?.length) setKept({ at, words: done.kept });
       else void navigate(at);
     },

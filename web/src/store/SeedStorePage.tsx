@@ -8,6 +8,7 @@ import { spokenDate } from '../section/scale';
 import { useSession } from '../account/useSession';
 import { Both, Side } from '../ui/Both';
 import { Panel } from '../ui/Panel';
+import { LotTable } from './LotTable';
 import { SharedHistory } from '../ui/SharedHistory';
 import { DateField } from '../ui/DateField';
 import { NumberField, problemAt, QuantityField, SelectField, TextField } from '../ui/inputs';
@@ -234,6 +235,7 @@ export function SeedStorePage() {
           <button type="button" className="btn btn-main" onClick={() => setEditing(blank())}>
             New lot
           </button>
+          <LotTable />
           <span className="text-[13.5px] text-ink2 italic">
             prices are in the currency of the farm that uses the lot
           </span>

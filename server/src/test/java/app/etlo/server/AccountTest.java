@@ -113,8 +113,63 @@ class AccountTest {
 
     @Test
     void pages_carry_a_content_security_policy_without_inline_scripts() {
-        String policy = browser.get("/api/session").response().getHeader("Content-Security-Policy");
-        assertThat(policy).contains("script-src 'self'").contains("frame-ancestors 'none'");
+        var response = browser.get("/api/session").response();
+        String policy = response.getHeader("Content-Security-Policy");
+        assertThat(policy)
+                .startsWith("default-src 'none'")
+                .contains("script-src 'self';")
+                .contains("frame-ancestors 'none'")
+                .contains("object-src 'none'");
         assertThat(policy.replaceAll("style-src[^;]*", "")).doesNotContain("unsafe");
+        assertThat(response.getHeader("X-Content-Type-Options")).isEqualTo("nosniff");
+        assertThat(response.getHeader("Referrer-Policy")).isEqualTo("no-referrer");
+        assertThat(response.getHeader("Cache-Control")).contains("no-store");
+    }
+
+    @Test
+    void every_cookie_is_kept_to_this_site_and_secure_where_the_way_is() {
+        browser = new Browser(mvc).overTls();
+        browser.get("/api/session");
+        var response = open("One", email, "correct horse").response();
+        for (String name : java.util.List.of("ETLO", "ETLO-KNOWN", "XSRF-TOKEN")) {
+            var cookie = browser.cookie(name);
+            assertThat(cookie.getSecure()).as(name).isTrue();
+            assertThat(cookie.getAttribute("SameSite")).as(name).isEqualToIgnoringCase("strict");
+            assertThat(cookie.isHttpOnly()).as(name).isEqualTo(!name.equals("XSRF-TOKEN"));
+        }
+        Browser plain = Browser.ofNewPractice(mvc);
+        assertThat(plain.cookie("ETLO").getSecure()).isFalse();
+        assertThat(response.getHeader("Strict-Transport-Security")).isNotNull();
+    }
+
+    @Test
+    void health_is_told_to_this_machine_only_and_to_no_proxy_on_it() {
+        assertThat(browser.get("/actuator/health").status()).isEqualTo(200);
+        assertThat(browser.get("/actuator/env").status()).isIn(401, 403, 404);
+        assertThat(browser.send(
+                                "GET",
+                                "/actuator/health",
+                                null,
+                                null,
+                                java.util.Map.of("X-Forwarded-For", "203.0.113.7"))
+                        .status())
+                .isEqualTo(401);
+    }
+
+    @Test
+    void a_try_too_many_is_told_when_to_come_back_and_the_owners_browser_goes_on() {
+        open("One", email, "correct horse");
+        browser.delete("/api/session");
+        browser.get("/api/session");
+        Browser stranger = new Browser(mvc);
+        stranger.get("/api/session");
+        for (int i = 0; i < 5; i++) {
+            assertThat(signIn(stranger, email, "wrong horse").status()).isEqualTo(401);
+        }
+        Browser.Answer refused = signIn(stranger, email, "correct horse");
+        assertThat(refused.status()).isEqualTo(429);
+        assertThat(refused.response().getHeader("Retry-After")).isNotNull();
+        assertThat(refused.json().path("detail").asText()).contains("minutes");
+        assertThat(signIn(browser, email, "correct horse").status()).isEqualTo(200);
     }
 }

@@ -22,10 +22,17 @@ final class Browser {
     static final String PASSWORD = "correct horse";
 
     private final MockMvc mvc;
+    private boolean secure;
     private final Map<String, Cookie> cookies = new HashMap<>();
 
     Browser(MockMvc mvc) {
         this.mvc = mvc;
+    }
+
+    /** From here on over TLS. */
+    Browser overTls() {
+        secure = true;
+        return this;
     }
 
     /** A browser signed in to a practice of its own. */
@@ -126,7 +133,8 @@ final class Browser {
 
     Answer send(String method, String path, byte[] body, MediaType type, Map<String, String> headers) {
         try {
-            MockHttpServletRequestBuilder ask = request(HttpMethod.valueOf(method), path);
+            MockHttpServletRequestBuilder ask =
+                    request(HttpMethod.valueOf(method), path).secure(secure);
             if (!cookies.isEmpty()) {
                 ask.cookie(cookies.values().toArray(Cookie[]::new));
             }

@@ -42,6 +42,7 @@ class WallTest {
             "DELETE /api/me/sessions",
             "POST /api/invitations",
             "POST /api/boundaries",
+            "POST /api/lots/tables",
             "POST /api/dossiers",
             "POST /api/evaluations",
             "POST /api/workings");
@@ -128,8 +129,9 @@ class WallTest {
     }
 
     private int call(Browser who, Endpoint e, Browser owner) {
-        MediaType type =
-                e.path().equals("/api/dossiers") ? MediaType.APPLICATION_OCTET_STREAM : MediaType.APPLICATION_JSON;
+        MediaType type = e.path().matches("/api/(dossiers|lots/tables)")
+                ? MediaType.APPLICATION_OCTET_STREAM
+                : MediaType.APPLICATION_JSON;
         return who.send(e.method(), withIds(e.path(), owner), body(e), type, HEADERS)
                 .status();
     }

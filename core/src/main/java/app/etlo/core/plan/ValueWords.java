@@ -11,6 +11,7 @@ import app.etlo.core.knowledge.Species;
 import app.etlo.core.knowledge.TerminationMethod;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.math.BigDecimal;
+import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
@@ -62,7 +63,15 @@ final class ValueWords {
                     .collect(Collectors.joining(", "));
         }
         String text = value.asText();
-        return text.matches("\\d{4}-\\d{2}-\\d{2}") ? LocalDate.parse(text).format(DAY) : named(text);
+        return day(text).orElseGet(() -> named(text));
+    }
+
+    private static Optional<String> day(String text) {
+        try {
+            return Optional.of(LocalDate.parse(text).format(DAY));
+        } catch (DateTimeException e) {
+            return Optional.empty();
+        }
     }
 
     /** The name of what a library entry's id stands for, or the text as it is. */

@@ -111,6 +111,13 @@ class DifferenceWordsTest {
     }
 
     @Test
+    void a_name_that_looks_like_a_day_but_is_none_stays_a_name() {
+        ObjectNode before = plan().put("name", "2027-05-01");
+        assertThat(words.between(before, before.deepCopy().put("name", "2026-02-29")))
+                .containsExactly("name: 1 May 2027 → 2026-02-29");
+    }
+
+    @Test
     void equal_documents_have_nothing_to_tell() {
         assertThat(after(p -> {})).isEmpty();
     }

@@ -2,6 +2,7 @@ package app.etlo.server.evaluation;
 
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.Dossier;
+import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.PlanReader;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
@@ -9,6 +10,7 @@ import app.etlo.server.account.Adviser;
 import app.etlo.server.limits.Limited;
 import app.etlo.server.plan.PlanStore;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -41,9 +43,10 @@ class DossierController {
     /**
      * Where an imported plan now is.
      *
+     * @param current whether it is the field's own plan, not a copy beside it
      * @param kept what the practice has otherwise than the file, and keeps as it is
      */
-    record Imported(String fieldId, String planId, List<String> kept) {}
+    record Imported(String fieldId, String planId, boolean current, List<String> kept) {}
 
     @Access(Who.MEMBER)
     @GetMapping(value = "/api/plans/{planId}/dossier", produces = MediaType.APPLICATION_JSON_VALUE)
@@ -66,6 +69,9 @@ class DossierController {
     Imported take(@RequestBody byte[] file, @AuthenticationPrincipal Adviser adviser) {
         Dossier dossier = Dossier.read(new String(file, java.nio.charset.StandardCharsets.UTF_8), reader, knowledge);
         List<String> kept = imports.take(dossier, adviser.email());
-        return new Imported(dossier.plan().fieldId(), dossier.plan().id(), kept);
+        String field = dossier.plan().fieldId();
+        String plan = dossier.plan().id();
+        boolean current = plans.current(field).map(PlanDocument::id).equals(Optional.of(plan));
+        return new Imported(field, plan, current, kept);
     }
 }

@@ -1,34 +1,52 @@
 package app.etlo.server.seed;
 
+import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.Context.LotEntry;
+import app.etlo.core.plan.LotCsv;
 import app.etlo.core.plan.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;
+import app.etlo.server.limits.Limited;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
+/** Seed lots, one by one or as a table. */
 @RestController
 class LotController {
     private final SeedStore store;
 
-    LotController(SeedStore store) {
+    private final Knowledge knowledge;
+
+    LotController(SeedStore store, Knowledge knowledge) {
         this.store = store;
+        this.knowledge = knowledge;
     }
 
     @Access(Who.MEMBER)
     @GetMapping("/api/lots")
     List<LotEntry> lots() {
         return store.all();
+    }
+
+    /** Looks at a table of lots before any is kept: what it holds, and which lines cannot be. */
+    @Limited(Limited.Kind.IMPORT)
+    @Access(Who.MEMBER)
+    @PostMapping(value = "/api/lots/tables", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    LotCsv.Read table(@RequestBody byte[] file) {
+        return LotCsv.read(new String(file, StandardCharsets.UTF_8), knowledge);
     }
 
     /**

@@ -1,0 +1,71 @@
+package app.etlo.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Seed lots from tables as spreadsheets of several countries write them. Quoting as in RFC 4180. */
+class LotCsvTest {
+    private static LotCsv.Read read(String text) {
+        return LotCsv.read(text, Plans.KNOWLEDGE);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "species,lot,purity %,germination %\nCereal rye,R 1,98.5,91\n",
+                "species;lot;purity;germination\ncereal-rye;R 1;98,5;91 %\n",
+                "\uFEFFSpecies\tLot\tPurity (%)\tGermination (%)\r\nSecale cereale\tR 1\t98,5\t91\r\n",
+                "lot,germination,purity,colour,species\n\"R 1\",91,\"98,5\",green,CEREAL RYE",
+            })
+    void the_same_lot_however_it_is_written(String text) {
+        LotCsv.Read read = read(text);
+        assertThat(read.problems()).isEmpty();
+        assertThat(read.lots()).singleElement().satisfies(l -> {
+            assertThat(l.species()).isEqualTo("cereal-rye");
+            assertThat(l.label()).isEqualTo("R 1");
+            assertThat(l.purityPercent()).isEqualTo(98.5);
+            assertThat(l.germinationPercent()).isEqualTo(91);
+        });
+    }
+
+    @Test
+    void lines_that_cannot_be_are_told_by_number_and_the_others_are_read() {
+        LotCsv.Read read = read("species;lot;purity;germination;hard seed;tested\n"
+                + "cereal-rye;A;98;91;;2026-08-01\n"
+                + "moon grass;B;98;91;;\n"
+                + "hairy vetch;C;ninety;85;10;\n"
+                + "hairy vetch;D;95;85;30;\n"
+                + "hairy vetch;E;95;;;\n"
+                + "cereal-rye;A;97;90;;\n"
+                + "cereal-rye;F;98;91;;1 August\n");
+        assertThat(read.lots()).extracting(Context.LotEntry::label).containsExactly("A");
+        assertThat(read.problems()).extracting(LotCsv.LineProblem::line).containsExactly(3L, 4L, 5L, 6L, 7L, 8L);
+        assertThat(read.problems().get(0).message()).contains("'moon grass' is no species");
+        assertThat(read.problems().get(1).message()).contains("purity").contains("'ninety' is no number");
+        assertThat(read.problems().get(2).message()).contains("over 100 %");
+        assertThat(read.problems().get(4).message()).contains("twice");
+    }
+
+    @Test
+    void what_is_no_table_of_lots_is_refused_with_why() {
+        assertThatThrownBy(() -> read("")).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> read("species,lot,purity\nrye,A,98"))
+                .isInstanceOfSatisfying(
+                        Refused.class,
+                        e -> assertThat(e.problems().get(0).message()).contains("'germination' is missing"));
+        assertThatThrownBy(() -> read("species,lot,purity,germination\n\"cereal rye,A,98,91\n"))
+                .isInstanceOf(Refused.class);
+        StringBuilder long_ = new StringBuilder("species,lot,purity,germination\n");
+        for (int i = 0; i < 50_000; i++) {
+            long_.append("cereal-rye,L").append(i).append(",98,91\n");
+        }
+        assertThatThrownBy(() -> read(long_.toString()))
+                .isInstanceOfSatisfying(
+                        Refused.class,
+                        e -> assertThat(e.problems().get(0).message()).contains("over 5000 lines"));
+    }
+}
