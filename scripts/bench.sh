@@ -1,10 +1,15 @@
 #!/usr/bin/env bash
-# Measures evaluation: in the core with JMH, and over HTTP against the running demo (./etlo demo first).
+# Measures against the running demo: evaluation in the core with JMH and over HTTP, or fifty people at once.
+#   ETLO_LIMITS_EVALUATE_SESSION=60000 ETLO_LIMITS_EVALUATE_BURST=6000 ETLO_LIMITS_ENTRANCE_BURST=400 ./etlo demo
+#   scripts/bench.sh [evaluate | load SECONDS]
 set -euo pipefail
 cd "$(dirname "$0")/.."
-mvn -B -ntp -q -pl core,bench -DskipTests -Dspotless.check.skip=true -Djacoco.skip=true package \
+mvn -B -ntp -q -pl core,testkit,bench -DskipTests -Dspotless.check.skip=true -Djacoco.skip=true package \
   org.apache.maven.plugins:maven-dependency-plugin:build-classpath -Dmdep.outputFile=target/classpath
-path=bench/target/classes:core/target/classes:$(cat bench/target/classpath)
-java -cp "$path" org.openjdk.jmh.Main app.etlo.bench.EvaluationBenchmark
+path=bench/target/classes:core/target/classes:testkit/target/classes:$(cat bench/target/classpath)
 state=${ETLO_HOME:-$([ "$(id -u)" = 0 ] && echo /var/lib/etlo || echo "${XDG_STATE_HOME:-$HOME/.local/state}/etlo")}
+if [ "${1:-evaluate}" = load ]; then
+  exec java -cp "$path" app.etlo.bench.LoadRun "http://127.0.0.1:$(cat "$state/port")" "${2:-180}"
+fi
+java -cp "$path" org.openjdk.jmh.Main app.etlo.bench.EvaluationBenchmark
 java -cp "$path" app.etlo.bench.HttpRun "http://127.0.0.1:$(cat "$state/port")" "$(cat "$state/demo-password")"

@@ -54,7 +54,7 @@ class FaultIT {
         Visitor visitor = product.practice(address(), PASSWORD);
         try (Savers savers = new Savers(visitor, 4)) {
             savers.start();
-            for (int i = 0; i < 4; i++) {
+            for (int i = 0; i < 3; i++) {
                 savers.awaitAcknowledged(15 + 7 * i);
                 product.killServer();
                 product.start();
@@ -70,7 +70,7 @@ class FaultIT {
         Visitor visitor = product.practice(address(), PASSWORD);
         try (Savers savers = new Savers(visitor, 4)) {
             savers.start();
-            for (int i = 0; i < 10; i++) {
+            for (int i = 0; i < 6; i++) {
                 savers.awaitAcknowledged(12 + 5 * i);
                 product.killDatabase();
                 String port = databasePort();

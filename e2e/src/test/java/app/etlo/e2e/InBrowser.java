@@ -10,6 +10,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.SelectOption;
 import java.nio.file.Path;
@@ -37,6 +38,9 @@ abstract class InBrowser {
             "--font-render-hinting=none",
             "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost");
 
+    /** How long anything is waited for that is there in a blink on a machine at rest. */
+    static final int PATIENCE_MS = 30_000;
+
     static RunningServer server;
     private static Playwright playwright;
     static Browser browser;
@@ -48,6 +52,7 @@ abstract class InBrowser {
     @BeforeAll
     static void start() {
         server = RunningServer.shared();
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = playwright
@@ -70,7 +75,7 @@ abstract class InBrowser {
                 .setLocale("en-GB")
                 .setAcceptDownloads(true)
                 .setBaseURL(server.url()));
-        context.setDefaultTimeout(10_000);
+        context.setDefaultTimeout(PATIENCE_MS);
         page = listened(context.newPage());
     }
 

@@ -39,7 +39,7 @@ class TogetherIT extends InBrowser {
                 .setViewportSize(1280, 800)
                 .setLocale("en-GB")
                 .setBaseURL(server.url()));
-        elsewhere.setDefaultTimeout(10_000);
+        elsewhere.setDefaultTimeout(PATIENCE_MS);
         other = elsewhere.newPage();
     }
 

@@ -55,6 +55,19 @@ class FirstVersionTest {
                     .contains("\"kind\":\"undo\"");
             assertThat(visitor.get("/api/history/field/f1").ok()).contains("\"author\":\"earlier\"");
             assertThat(visitor.get("/api/people").ok()).contains("first@etlo.example");
+            // and new passwords are hashed as slowly as the product is set up to
+            visitor.send(
+                            "PUT",
+                            "/api/me/password",
+                            "{\"old\":\"made up for the fixture\",\"password\":\"made up once more\"}",
+                            Map.of())
+                    .ok();
+            try (Connection c = DriverManager.getConnection(url, pg.user(), pg.password());
+                    Statement s = c.createStatement();
+                    var hash = s.executeQuery("select password_hash from adviser")) {
+                assertThat(hash.next()).isTrue();
+                assertThat(hash.getString(1)).startsWith("$2a$12$");
+            }
             // what was undone then is done again now
             assertThat(visitor.send(
                                     "POST",

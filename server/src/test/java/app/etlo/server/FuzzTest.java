@@ -52,8 +52,8 @@ class FuzzTest {
     void plans() {
         JsonNode sound =
                 Browser.JSON.createObjectNode().put("asOf", "2026-06-01").set("plan", Samples.plan());
-        assertThat(send(1200, 20260601, r -> browser.post("/api/evaluations", broken(sound, r))))
-                .hasSize(1200);
+        assertThat(send(800, 20260601, r -> browser.post("/api/evaluations", broken(sound, r))))
+                .hasSize(800);
     }
 
     @Test
@@ -95,8 +95,8 @@ class FuzzTest {
                         + "\"geometry\":{\"type\":\"MultiPolygon\",\"coordinates\":[[[[-30,20],[-29.99,20],[-29.99,20.01],"
                         + "[-30,20.01],[-30,20]],[[-29.997,20.003],[-29.997,20.006],[-29.994,20.006],[-29.997,20.003]]],"
                         + "[[[-29.98,20],[-29.97,20],[-29.97,20.01],[-29.98,20]]]]}}]}");
-        assertThat(send(1200, 20260604, r -> browser.post("/api/boundaries", broken(sound, r))))
-                .hasSize(1200);
+        assertThat(send(900, 20260604, r -> browser.post("/api/boundaries", broken(sound, r))))
+                .hasSize(900);
     }
 
     @Test
@@ -122,7 +122,7 @@ class FuzzTest {
                 + "Cereal rye;R 1;98,5;91;;2026-08-01;25;Somebody\n"
                 + "Hairy vetch;\"V; 2\";96;82;9;;;\n"
                 + "Crimson clover;C 3;97.5;88;4;2026-07-12;20;\n";
-        assertThat(send(800, 20260606, r -> {
+        assertThat(send(600, 20260606, r -> {
                     StringBuilder table = new StringBuilder(sound);
                     for (int k = r.nextInt(4); k >= 0; k--) {
                         int at = r.nextInt(table.length());
@@ -131,7 +131,7 @@ class FuzzTest {
                     }
                     return browser.file("/api/lots/tables", table.toString().getBytes(StandardCharsets.UTF_8));
                 }))
-                .hasSize(800);
+                .hasSize(600);
     }
 
     @Test

@@ -32,6 +32,8 @@ public @interface ServerTest {
                             "etlo.limits.entrance.burst=100000",
                             "etlo.limits.evaluate.burst=100000",
                             "etlo.limits.imports.burst=100000",
+                            // as the product is set up: see FirstVersionTest
+                            "etlo.bcrypt-strength=4",
                             "etlo.outbox.file=" + Letters.FILE,
                             "etlo.outbox.retry=100ms",
                             "db-scheduler.polling-interval=100ms")

@@ -1,6 +1,7 @@
 package app.etlo.server.config;
 
 import jakarta.servlet.http.HttpServletRequest;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
@@ -20,17 +21,14 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 
 @Configuration
 class SecurityConfig {
-    /** About a quarter of a second a try on a present machine. */
-    private static final int BCRYPT_STRENGTH = 12;
-
     /** Everything comes from here; scripts only from files. Placing of menus and sheets needs styles set in place. */
     private static final String CONTENT = "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline';"
             + " img-src 'self' data:; font-src 'self'; connect-src 'self'; manifest-src 'self'; frame-ancestors 'none';"
             + " base-uri 'none'; form-action 'self'; object-src 'none'";
 
     @Bean
-    PasswordEncoder passwordEncoder() {
-        return new BCryptPasswordEncoder(BCRYPT_STRENGTH);
+    PasswordEncoder passwordEncoder(@Value("${etlo.bcrypt-strength}") int strength) {
+        return new BCryptPasswordEncoder(strength);
     }
 
     @Bean
