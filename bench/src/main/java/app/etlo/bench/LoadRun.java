@@ -98,7 +98,7 @@ final class LoadRun {
                 .ok();
         Dossier dossier = Valley.dossier(KnowledgeLoader.shipped());
         JsonNode context = Json.tree(Json.write(dossier.context()));
-        owner.put("/api/farms/" + context.at("/farm/id").asText(), mine(context.path("farm")))
+        owner.put("/api/farms/" + context.path("farm").path("id").asText(), mine(context.path("farm")))
                 .ok();
         for (JsonNode lot : context.path("lots")) {
             owner.put("/api/lots/" + lot.path("id").asText(), mine(lot)).ok();
