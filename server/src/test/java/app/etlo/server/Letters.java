@@ -32,6 +32,18 @@ final class Letters {
         return link.group(1);
     }
 
+    /** How many letters an address has got so far. */
+    static long count(String address) {
+        try {
+            return Files.readString(FILE)
+                    .lines()
+                    .filter(l -> l.equals("To: " + address))
+                    .count();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     static String find(String address) {
         try {
             String found = "";

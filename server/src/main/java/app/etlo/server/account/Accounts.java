@@ -18,6 +18,8 @@ public class Accounts {
     /** For how long a link to a new password works. */
     public static final Duration RESET_LASTS = Duration.ofHours(1);
 
+    private static final Duration BETWEEN_RESETS = Duration.ofMinutes(1);
+
     private final JdbcClient jdbc;
     private final PasswordEncoder encoder;
     private final Clock clock;
@@ -131,10 +133,14 @@ public class Accounts {
         }
     }
 
-    /** The secret of a link to a new password, for an address that has an account. Earlier links stop working. */
+    /**
+     * The secret of a link to a new password, for an address that has an account. Earlier links stop working; none is made
+     * within a minute of the last, so that nobody's letter-box is filled.
+     */
     @Transactional
     public Optional<String> offerReset(String email) {
-        return find(email).map(row -> {
+        Timestamp justNow = Timestamp.from(clock.instant().plus(RESET_LASTS).minus(BETWEEN_RESETS));
+        return find(email).filter(row -> !hasReset(row.id(), justNow)).map(row -> {
             String token = Tokens.fresh();
             jdbc.sql("delete from password_reset where adviser_id = ?")
                     .param(row.id())
@@ -147,6 +153,14 @@ public class Accounts {
                     .update();
             return token;
         });
+    }
+
+    private boolean hasReset(long adviserId, Timestamp expiringAfter) {
+        return jdbc.sql("select count(*) from password_reset where adviser_id = ? and expires_at > ?")
+                        .params(adviserId, expiringAfter)
+                        .query(Integer.class)
+                        .single()
+                > 0;
     }
 
     /** Sets the new password that a link allows, once. */

@@ -2,28 +2,16 @@ package app.etlo.server.documents;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.GeneratedValue;
-import jakarta.persistence.GenerationType;
-import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.Optional;
 import org.hibernate.annotations.Immutable;
-import org.hibernate.annotations.TenantId;
 
 /** One save of a farm, a field or a lot; without a document when it was taken out. */
 @Entity
 @Immutable
 @Table(name = "document_revision")
-class DocumentRevisionRow {
-    @Id
-    @GeneratedValue(strategy = GenerationType.IDENTITY)
-    private Long id;
-
-    @TenantId
-    @Column(name = "workspace_id", nullable = false)
-    private Long workspaceId;
-
+class DocumentRevisionRow extends WorkspaceRow {
     @Column(nullable = false)
     private String kind;
 
@@ -46,10 +34,6 @@ class DocumentRevisionRow {
         this.author = author;
         this.savedAt = savedAt;
         this.document = document.orElse(null);
-    }
-
-    Long id() {
-        return id;
     }
 
     String author() {

@@ -1,24 +1,12 @@
 package app.etlo.server.documents;
 
 import jakarta.persistence.Column;
-import jakarta.persistence.GeneratedValue;
-import jakarta.persistence.GenerationType;
-import jakarta.persistence.Id;
 import jakarta.persistence.MappedSuperclass;
 import jakarta.persistence.Version;
-import org.hibernate.annotations.TenantId;
 
 /** A document of a workspace, stored in its canonical text and found by the id it carries itself. */
 @MappedSuperclass
-public abstract class DocumentRow {
-    @Id
-    @GeneratedValue(strategy = GenerationType.IDENTITY)
-    private Long id;
-
-    @TenantId
-    @Column(name = "workspace_id", nullable = false)
-    private Long workspaceId;
-
+public abstract class DocumentRow extends WorkspaceRow {
     @Column(nullable = false)
     private String ref;
 

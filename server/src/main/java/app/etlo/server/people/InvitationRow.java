@@ -1,27 +1,16 @@
 package app.etlo.server.people;
 
 import app.etlo.server.account.Role;
+import app.etlo.server.documents.WorkspaceRow;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.GeneratedValue;
-import jakarta.persistence.GenerationType;
-import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
-import org.hibernate.annotations.TenantId;
 
 /** A link by which one person may join the practice. */
 @Entity
 @Table(name = "invitation")
-class InvitationRow {
-    @Id
-    @GeneratedValue(strategy = GenerationType.IDENTITY)
-    private Long id;
-
-    @TenantId
-    @Column(name = "workspace_id", nullable = false)
-    private Long workspaceId;
-
+class InvitationRow extends WorkspaceRow {
     @Column(name = "token_hash", nullable = false)
     private String tokenHash;
 
@@ -41,10 +30,6 @@ class InvitationRow {
         this.role = role.id();
         this.madeBy = madeBy;
         this.expiresAt = expiresAt;
-    }
-
-    Long id() {
-        return id;
     }
 
     Role role() {

@@ -1,24 +1,16 @@
 package app.etlo.server.people;
 
 import app.etlo.server.account.Role;
+import app.etlo.server.documents.WorkspaceRow;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
-import org.hibernate.annotations.TenantId;
 
 /** A person of the practice, as the others see them. */
 @Entity
 @Table(name = "adviser")
-class MemberRow {
-    @Id
-    private Long id;
-
-    @TenantId
-    @Column(name = "workspace_id", nullable = false)
-    private Long workspaceId;
-
+class MemberRow extends WorkspaceRow {
     @Column(nullable = false, updatable = false)
     private String email;
 
@@ -32,10 +24,6 @@ class MemberRow {
     private Instant joinedAt;
 
     protected MemberRow() {}
-
-    Long id() {
-        return id;
-    }
 
     String email() {
         return email;

@@ -1,25 +1,14 @@
 package app.etlo.server.plan;
 
+import app.etlo.server.documents.WorkspaceRow;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.GeneratedValue;
-import jakarta.persistence.GenerationType;
-import jakarta.persistence.Id;
 import jakarta.persistence.Table;
-import org.hibernate.annotations.TenantId;
 
 /** A plan; its content is its newest revision. */
 @Entity
 @Table(name = "plan")
-class PlanRow {
-    @Id
-    @GeneratedValue(strategy = GenerationType.IDENTITY)
-    private Long id;
-
-    @TenantId
-    @Column(name = "workspace_id", nullable = false)
-    private Long workspaceId;
-
+class PlanRow extends WorkspaceRow {
     @Column(nullable = false)
     private String ref;
 
@@ -43,10 +32,6 @@ class PlanRow {
         this.fieldRef = fieldRef;
         this.current = current;
         this.label = label;
-    }
-
-    Long id() {
-        return id;
     }
 
     String fieldRef() {

@@ -1,28 +1,17 @@
 package app.etlo.server.plan;
 
+import app.etlo.server.documents.WorkspaceRow;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.GeneratedValue;
-import jakarta.persistence.GenerationType;
-import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import org.hibernate.annotations.Immutable;
-import org.hibernate.annotations.TenantId;
 
 /** One save of a plan: the whole document, never changed afterwards. */
 @Entity
 @Immutable
 @Table(name = "plan_revision")
-class RevisionRow {
-    @Id
-    @GeneratedValue(strategy = GenerationType.IDENTITY)
-    private Long id;
-
-    @TenantId
-    @Column(name = "workspace_id", nullable = false)
-    private Long workspaceId;
-
+class RevisionRow extends WorkspaceRow {
     @Column(name = "plan_id", nullable = false)
     private Long planId;
 
