@@ -69,7 +69,7 @@ function DayOfYear({
 }
 
 export function FieldStep() {
-  const { field, knowledge, us, fieldSave } = useOpenPlan();
+  const { field, farm, knowledge, us, fieldSave } = useOpenPlan();
   const [name, setName] = useState(field.name);
   const [known, setKnown] = useState(field.name);
   if (known !== field.name) {
@@ -87,6 +87,13 @@ export function FieldStep() {
           id={field.id}
           title={`History of ${field.name}`}
           label="History of the field"
+          onRestored={() => window.location.reload()}
+        />
+        <SharedHistory
+          kind="farm"
+          id={farm.id}
+          title={`History of ${farm.name}`}
+          label="History of the farm"
           onRestored={() => window.location.reload()}
         />
       </BenchHead>

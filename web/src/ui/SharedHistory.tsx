@@ -44,7 +44,7 @@ export function SharedHistory(props: {
       onOpenChange={setOpen}
       trigger={
         <button type="button" className="link text-[13px]" aria-label={props.label}>
-          history
+          {props.kind === 'farm' ? 'history of the farm' : 'history'}
         </button>
       }
     >
