@@ -104,7 +104,8 @@ class ViewsIT extends InBrowser {
     void a_field_that_is_not_there_is_told_and_fields_without_a_plan_are_empty() {
         demo();
         page.navigate("/fields/field-of-nobody/mix");
-        assertThat(page.getByText("There is no such field or plan in this practice.")).isVisible();
+        assertThat(page.getByText("There is no such field or plan in this practice."))
+                .isVisible();
         // the browser itself reports the 404s
         complaints.removeIf(c -> c.contains("404"));
     }
