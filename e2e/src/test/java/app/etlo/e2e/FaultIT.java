@@ -213,7 +213,6 @@ class FaultIT {
         try {
             small.start();
             Visitor visitor = small.practice(address(), PASSWORD);
-            visitor.post("/api/dossiers", "").status();
             Visitor.Answer taken = visitor.send(
                     "POST",
                     "/api/dossiers",
