@@ -26,6 +26,7 @@ class ArchitectureTest {
             "working",
             "knowledge",
             "field",
+            "weather",
             "rotation",
             "mix",
             "termination",

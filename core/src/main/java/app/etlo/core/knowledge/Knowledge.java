@@ -9,4 +9,5 @@ public record Knowledge(
         Library<SowingMethod> sowingMethods,
         Library<TerminationMethod> terminationMethods,
         Library<Product> products,
-        Library<Aim> aims) {}
+        Library<Aim> aims,
+        Library<Station> stations) {}

@@ -16,6 +16,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** Reads the knowledge tables; any row that does not fit stops the reading with its file, line and column. */
 public final class KnowledgeLoader {
@@ -68,7 +69,45 @@ public final class KnowledgeLoader {
                                 source(r))),
                 library("termination-methods.csv", r -> terminationMethod(r, operations)),
                 library("products.csv", this::product),
-                library("aims.csv", r -> new Aim(r.id("id"), r.text("name"))));
+                library("aims.csv", r -> new Aim(r.id("id"), r.text("name"))),
+                stations());
+    }
+
+    private Library<Station> stations() {
+        Map<String, List<Row>> months = table("station-months.csv").rows().stream()
+                .collect(Collectors.groupingBy(r -> r.id("station"), LinkedHashMap::new, Collectors.toList()));
+        return library("stations.csv", r -> {
+            List<Row> own = months.getOrDefault(r.id("id"), List.of());
+            if (own.size() != 12) {
+                throw r.bad("id", "station-months.csv has " + own.size() + " months of it instead of 12");
+            }
+            return new Station(
+                    r.id("id"),
+                    r.text("name"),
+                    r.text("climate"),
+                    r.number("latitude", -66, 66),
+                    r.number("elevationM", -100, 4000),
+                    r.oneOf("coastal", List.of("yes", "no")).equals("yes"),
+                    r.number("wetPersistence", 0, 0.9),
+                    r.number("rainShape", 0.2, 3),
+                    IntStream.range(0, 12).mapToObj(i -> month(own.get(i), i + 1)).toList(),
+                    source(r));
+        });
+    }
+
+    private static Station.Month month(Row r, int month) {
+        if (r.number("month", 1, 12) != month) {
+            throw r.bad("month", "the months of a station stand in their order; here comes " + month);
+        }
+        double tminC = r.number("tminC", -50, 40);
+        return new Station.Month(
+                tminC,
+                r.number("tmaxC", tminC + 1, 55),
+                r.number("rainMm", 0, 2000),
+                r.number("wetDays", 0.1, 30),
+                r.number("daySdC", 0.2, 12),
+                r.number("yearSdC", 0.1, 6),
+                r.number("rainCv", 0.05, 3));
     }
 
     private Table table(String file) {

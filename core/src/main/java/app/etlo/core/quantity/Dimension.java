@@ -20,6 +20,10 @@ public enum Dimension {
     MONEY_PER_AREA,
     MONEY_PER_MASS,
     TIME,
+    TEMPERATURE,
+    WARMTH,
+    PRESSURE,
+    AREA_PER_TIME,
     DATE,
     COUNT,
     RATING

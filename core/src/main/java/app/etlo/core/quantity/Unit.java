@@ -23,6 +23,7 @@ public enum Unit {
 
     METRE("m", Dimension.LENGTH, 1),
     CENTIMETRE("cm", Dimension.LENGTH, 0.01),
+    MILLIMETRE("mm", Dimension.LENGTH, 0.001),
     FOOT("ft", Dimension.LENGTH, Exact.FOOT_M),
     INCH("in", Dimension.LENGTH, Exact.FOOT_M / 12),
 
@@ -78,6 +79,18 @@ public enum Unit {
     MONEY_PER_T("¤/t", Dimension.MONEY_PER_MASS, 0.001),
     MONEY_PER_TON("¤/ton", Dimension.MONEY_PER_MASS, 1 / (2000 * Exact.POUND_KG)),
 
+    CELSIUS("°C", Dimension.TEMPERATURE, 1),
+    FAHRENHEIT("°F", Dimension.TEMPERATURE, 5 / 9.0, 32),
+    /** Degree days: differences of temperature, so without the 32 of the Fahrenheit scale. */
+    DEGREE_DAY_C("°C d", Dimension.WARMTH, 1),
+    DEGREE_DAY_F("°F d", Dimension.WARMTH, 5 / 9.0),
+
+    MEGAPASCAL("MPa", Dimension.PRESSURE, 1),
+    PSI("psi", Dimension.PRESSURE, Exact.POUND_KG * 9.80665 / (0.0254 * 0.0254) / 1e6),
+
+    HA_PER_DAY("ha/d", Dimension.AREA_PER_TIME, 1),
+    AC_PER_DAY("ac/d", Dimension.AREA_PER_TIME, Exact.ACRE_M2 / 1e4),
+
     DAY("d", Dimension.TIME, 1),
     DATE("date", Dimension.DATE, 1),
     COUNT("", Dimension.COUNT, 1),
@@ -99,11 +112,18 @@ public enum Unit {
     private final String symbol;
     private final Dimension dimension;
     private final double factor;
+    /** Where the core's own scale has its zero, in this unit; other than 0 for the Fahrenheit scale only. */
+    private final double zero;
 
     Unit(String symbol, Dimension dimension, double factor) {
+        this(symbol, dimension, factor, 0);
+    }
+
+    Unit(String symbol, Dimension dimension, double factor, double zero) {
         this.symbol = symbol;
         this.dimension = dimension;
         this.factor = factor;
+        this.zero = zero;
     }
 
     /** The symbol as written in documents and on the screen, e.g. {@code lb/ac}. */
@@ -130,7 +150,7 @@ public enum Unit {
         if (other.dimension != dimension) {
             throw new IllegalArgumentException("cannot turn " + symbol + " into " + other.symbol);
         }
-        return other == this ? value : value * factor / other.factor;
+        return other == this ? value : (value - zero) * factor / other.factor + other.zero;
     }
 
     public static Optional<Unit> find(String symbol) {

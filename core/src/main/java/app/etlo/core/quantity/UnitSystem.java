@@ -41,6 +41,10 @@ public enum UnitSystem {
                 case MILE_PER_H -> Unit.KM_PER_H;
                 case GAL_PER_AC -> Unit.L_PER_HA;
                 case PER_FT2 -> Unit.PER_M2;
+                case FAHRENHEIT -> Unit.CELSIUS;
+                case DEGREE_DAY_F -> Unit.DEGREE_DAY_C;
+                case PSI -> Unit.MEGAPASCAL;
+                case AC_PER_DAY -> Unit.HA_PER_DAY;
                 default -> unit;
             };
         }
@@ -48,7 +52,11 @@ public enum UnitSystem {
             case HECTARE -> Unit.ACRE;
             case KG_PER_HA, G_PER_M2 -> Unit.LB_PER_AC;
             case T_PER_HA -> Unit.TON_PER_AC;
-            case CENTIMETRE -> Unit.INCH;
+            case CENTIMETRE, MILLIMETRE -> Unit.INCH;
+            case CELSIUS -> Unit.FAHRENHEIT;
+            case DEGREE_DAY_C -> Unit.DEGREE_DAY_F;
+            case MEGAPASCAL -> Unit.PSI;
+            case HA_PER_DAY -> Unit.AC_PER_DAY;
             case METRE -> Unit.FOOT;
             case KILOGRAM -> Unit.POUND;
             case TONNE -> Unit.SHORT_TON;
