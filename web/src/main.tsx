@@ -15,6 +15,7 @@ import { FieldPage } from './bench/FieldPage';
 import { FieldsPage } from './fields/FieldsPage';
 import { PeoplePage } from './people/PeoplePage';
 import { SeedStorePage } from './store/SeedStorePage';
+import { WeatherPage } from './weather/WeatherPage';
 
 function Gate({ children }: { children: ReactNode }) {
   const session = useSession();
@@ -47,6 +48,7 @@ const router = createBrowserRouter([
       { path: '/fields', element: <FieldsPage /> },
       { path: '/fields/:fieldId', element: <FieldPage /> },
       { path: '/fields/:fieldId/:step', element: <FieldPage /> },
+      { path: '/weather', element: <WeatherPage /> },
       { path: '/seed-store', element: <SeedStorePage /> },
       { path: '/people', element: <PeoplePage /> },
     ],

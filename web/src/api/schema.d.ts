@@ -29,7 +29,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take"];
+        post: operations["take_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -109,6 +109,22 @@ export interface paths {
         };
         get: operations["field"];
         put: operations["put_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fields/{fieldId}/climate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["climate_1"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -398,7 +414,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_2"];
+        delete: operations["remove_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -462,6 +478,22 @@ export interface paths {
         get: operations["export"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{planId}/fields": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["toFields"];
         delete?: never;
         options?: never;
         head?: never;
@@ -612,6 +644,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rotations/repeated": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["repeated"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -623,6 +671,102 @@ export interface paths {
         put?: never;
         post: operations["signIn"];
         delete: operations["signOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/soil-tests/tables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["soilTests"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["choices"];
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weather/previews": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weather/{weatherId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["climate"];
+        put?: never;
+        post?: never;
+        delete: operations["remove_2"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/windows/proposals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["proposals"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/windows/species": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["species"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -675,9 +819,43 @@ export interface components {
             rateFigure: string;
             species: string[];
         };
+        CellProblem: {
+            column: string;
+            /** Format: int64 */
+            line: number;
+            message: string;
+        };
         Choice: {
             id: string;
             name: string;
+        };
+        Choices: {
+            series: components["schemas"]["SeriesChoice"][];
+            stations: components["schemas"]["StationChoice"][];
+        };
+        ClimateView: {
+            degreeDayUnit: string;
+            depthUnit: string;
+            /** Format: int32 */
+            filledDays: number;
+            frosts: components["schemas"]["FrostDatesView"][];
+            how: string;
+            id: string;
+            /** Format: double */
+            latitude: number;
+            months: components["schemas"]["MonthView"][];
+            name: string;
+            /** @enum {string} */
+            origin: "library" | "measured" | "entered" | "default" | "forecast";
+            recent: components["schemas"]["RecentWeek"][];
+            /** Format: date */
+            recordedFrom: string;
+            /** Format: date */
+            recordedTo: string;
+            soilWords: string;
+            temperatureUnit: string;
+            /** Format: int32 */
+            years: number;
         };
         Comparison: {
             author: string;
@@ -696,9 +874,21 @@ export interface components {
             sharePercent?: number;
             species: string;
         };
+        Copied: {
+            current: boolean;
+            fieldId: string;
+            fieldName: string;
+            planId: string;
+        };
         Copy: {
             label: string;
             plan: components["schemas"]["PlanDocument"];
+        };
+        CountedBackEntry: {
+            /** Format: int32 */
+            days?: number;
+            /** Format: date */
+            from: string;
         };
         CoverEntry: {
             aims?: string[];
@@ -713,24 +903,39 @@ export interface components {
             /** Format: date */
             ended?: string;
             id: string;
+            latest: components["schemas"]["LatestView"][];
             name: string;
             nextCropId?: string;
             rates: components["schemas"]["RateView"][];
             /** Format: date */
             sown?: string;
+            windowId?: string;
         };
         CropChoice: {
             bushels: boolean;
             family: string;
+            /** @enum {string} */
+            group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            growing: components["schemas"]["Growing"];
+            /** Format: double */
+            harvestIndex?: number;
+            /** Format: double */
+            heightM: number;
             id: string;
             name: string;
             needByYield: boolean;
             needUnit: string;
+            /** Format: double */
+            rootDepthM: number;
+            /** Format: double */
+            testWeightLbBu?: number;
         };
         CropEntry: {
             crop: string;
             id: string;
             nitrogen?: components["schemas"]["NitrogenEntry"];
+            /** Format: int32 */
+            turnaroundDays?: number;
             yieldGoal?: components["schemas"]["Quantity"];
         };
         CropView: {
@@ -748,8 +953,34 @@ export interface components {
             yieldInBushels: boolean;
         };
         DateEntry: {
+            countedBack?: components["schemas"]["CountedBackEntry"];
+            degreeDays?: components["schemas"]["DegreeDaysEntry"];
+            /** Format: date */
+            on?: string;
+        };
+        DateView: {
+            /** Format: date */
+            early?: string;
+            how?: string;
+            /** Format: date */
+            late?: string;
             /** Format: date */
             on: string;
+            operationId: string;
+        };
+        DecisionView: {
+            because: string;
+            /** Format: date */
+            by: string;
+            figureId?: string;
+            /** @enum {string} */
+            step: "field" | "aims" | "rotation" | "mix" | "sow" | "end" | "plant" | "feed";
+            subject: string;
+            what: string;
+        };
+        DegreeDaysEntry: {
+            /** Format: double */
+            sum?: number;
         };
         Entry: {
             author: string;
@@ -765,10 +996,12 @@ export interface components {
         Evaluation: {
             /** Format: date */
             asOf: string;
+            calendar: components["schemas"]["DecisionView"][];
             coreVersion: string;
             covers: components["schemas"]["CoverView"][];
             crops: components["schemas"]["CropView"][];
             currency: string;
+            dates: components["schemas"]["DateView"][];
             figures: {
                 [key: string]: components["schemas"]["FigureView"];
             };
@@ -779,6 +1012,7 @@ export interface components {
             section: components["schemas"]["SectionView"];
             /** @enum {string} */
             units: "metric" | "us";
+            weather?: components["schemas"]["WeatherView"];
             windows: components["schemas"]["WindowView"][];
         };
         EvaluationRequest: {
@@ -800,16 +1034,57 @@ export interface components {
         FieldEntry: {
             area?: components["schemas"]["Quantity"];
             boundary?: components["schemas"]["JsonNode"];
+            certification?: string;
+            /** Format: double */
+            coldHollowC?: number;
             drainage?: string;
+            drillHaPerDay?: components["schemas"]["Quantity"];
+            elevation?: components["schemas"]["Quantity"];
+            equipment?: components["schemas"]["Machine"][];
+            /** Format: double */
+            evapotranspirationScale?: number;
             farmId: string;
             firstAutumnFrost?: string;
+            history?: components["schemas"]["Past"][];
             id: string;
+            /** Format: date */
+            inTransitionSince?: string;
             lastSpringFrost?: string;
+            layers?: components["schemas"]["Layer"][];
+            livestock?: string;
             name: string;
             /** Format: double */
             organicMatterPercent?: number;
+            panDepth?: components["schemas"]["Quantity"];
+            penetrometer?: components["schemas"]["Quantity"];
+            pests?: components["schemas"]["Pest"][];
+            /** Format: double */
+            ph?: number;
+            point?: components["schemas"]["Point"];
+            programmes?: components["schemas"]["Programme"][];
+            residuals?: components["schemas"]["Residual"][];
+            rootingLimit?: components["schemas"]["Quantity"];
+            slopeLength?: components["schemas"]["Quantity"];
+            /** Format: double */
+            slopePercent?: number;
+            /** Format: double */
+            slopeTowards?: number;
+            soilTests?: components["schemas"]["SoilTest"][];
+            station?: string;
+            /** Format: double */
+            stonePercent?: number;
             texture?: string;
             tileDepth?: components["schemas"]["Quantity"];
+            waterSupply?: string;
+            weather?: string;
+            weeds?: components["schemas"]["Weed"][];
+            wildlife?: string;
+            zones?: components["schemas"]["Zone"][];
+        };
+        FieldList: {
+            fields: components["schemas"]["FieldSummary"][];
+            /** Format: int32 */
+            pending: number;
         };
         FieldSave: {
             base?: components["schemas"]["FieldEntry"];
@@ -817,8 +1092,11 @@ export interface components {
         };
         FieldSummary: {
             area: string;
-            farm: components["schemas"]["FarmEntry"];
-            field: components["schemas"]["FieldEntry"];
+            current: boolean;
+            farmId: string;
+            farmName: string;
+            fieldId: string;
+            name: string;
             next?: components["schemas"]["NextDecision"];
             note?: components["schemas"]["TopNote"];
             section: components["schemas"]["SectionView"];
@@ -826,6 +1104,11 @@ export interface components {
             stops: number;
             /** Format: int32 */
             thinks: number;
+            /** @enum {string} */
+            units: "metric" | "us";
+        };
+        Fields: {
+            fieldIds: string[];
         };
         FigureView: {
             high?: string;
@@ -843,11 +1126,71 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        FrostDatesView: {
+            autumnEarly?: string;
+            autumnLate?: string;
+            autumnMiddle?: string;
+            /** Format: int32 */
+            seasons: number;
+            springEarly?: string;
+            springLate?: string;
+            springMiddle?: string;
+            threshold: string;
+            /** Format: int32 */
+            without: number;
+        };
         FrostView: {
             /** Format: date */
             from: string;
             /** Format: date */
             to: string;
+        };
+        Gap: {
+            /** Format: int32 */
+            days: number;
+            filled: boolean;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+        };
+        Growing: {
+            /** Format: double */
+            baseC: number;
+            /** Format: double */
+            ceilingC?: number;
+            /** Format: double */
+            coverAcPerLb: number;
+            /** Format: int32 */
+            daysToMaturity: number;
+            /** Format: double */
+            depthCm: number;
+            fragileResidue: boolean;
+            /** Format: double */
+            maturityDegreeDays: number;
+            /** Format: double */
+            minSoilC: number;
+            mulchTolerance: string;
+            /** Format: double */
+            nitrogenLeftKgHa: number;
+            perennial?: boolean;
+            /** Format: double */
+            populationHa: number;
+            /** Format: double */
+            residueCN: number;
+            /** Format: double */
+            rowWidthCm: number;
+            sharedPests: string[];
+            source: components["schemas"]["Source"];
+            /** Format: double */
+            standTarget: number;
+            /** Format: double */
+            thousandSeedG: number;
+            warm: boolean;
+            windows: string[];
+            /** Format: int32 */
+            years: number;
+            yieldUnit: string;
         };
         Imported: {
             current: boolean;
@@ -916,10 +1259,43 @@ export interface components {
             terminationMethods: components["schemas"]["Choice"][];
             textures: string[];
         };
+        LatestView: {
+            figureId?: string;
+            /** Format: date */
+            half?: string;
+            /** Format: date */
+            mostYears?: string;
+            name: string;
+            /** Format: date */
+            nearlyAll?: string;
+            species: string;
+            /** Format: int32 */
+            years: number;
+        };
+        Layer: {
+            /** Format: double */
+            clayPercent?: number;
+            depth: components["schemas"]["Quantity"];
+            /** Format: double */
+            organicMatterPercent?: number;
+            /** Format: double */
+            ph?: number;
+            /** Format: double */
+            sandPercent?: number;
+            /** Format: double */
+            stonePercent?: number;
+            texture?: string;
+        };
         LedgerLine: {
             cropId: string;
             figureId: string;
             label: string;
+        };
+        Line: {
+            kind: string;
+            /** Format: int64 */
+            line: number;
+            text: string;
         };
         LineProblem: {
             /** Format: int64 */
@@ -957,11 +1333,28 @@ export interface components {
             base?: components["schemas"]["LotEntry"];
             mine: components["schemas"]["LotEntry"];
         };
+        Machine: {
+            kind: string;
+            name: string;
+            width?: components["schemas"]["Quantity"];
+        };
         MixEntry: {
             components: components["schemas"]["ComponentEntry"][];
             method: string;
             /** Format: double */
             wastePercent?: number;
+        };
+        MonthView: {
+            coolDegreeDays: components["schemas"]["Range"];
+            et0: components["schemas"]["Range"];
+            /** Format: int32 */
+            month: number;
+            rain: components["schemas"]["Range"];
+            soil: components["schemas"]["Range"];
+            tmax: components["schemas"]["Range"];
+            tmin: components["schemas"]["Range"];
+            warmDegreeDays: components["schemas"]["Range"];
+            work: components["schemas"]["WorkView"][];
         };
         NameAsked: {
             name: string;
@@ -1074,6 +1467,11 @@ export interface components {
             /** Format: double */
             share: number;
         };
+        Past: {
+            crop: string;
+            /** Format: int32 */
+            year: number;
+        };
         PeopleView: {
             invitations: components["schemas"]["Invited"][];
             people: components["schemas"]["Person"][];
@@ -1090,17 +1488,28 @@ export interface components {
             /** @enum {string} */
             role: "adviser" | "assistant";
         };
+        Pest: {
+            name: string;
+            /** Format: int32 */
+            year?: number;
+        };
         PinView: {
             cover: boolean;
             /** Format: date */
             date: string;
+            /** Format: date */
+            early?: string;
             kind: string;
             label: string;
+            /** Format: date */
+            late?: string;
             operationId: string;
             subject: string;
         };
         PlaceEntry: {
             cropId: string;
+            /** @enum {string} */
+            kind?: "between" | "interseeded" | "overseeded" | "frost-seeded" | "companion" | "undersown" | "living-mulch";
             relation: string;
         };
         PlanDocument: {
@@ -1114,10 +1523,45 @@ export interface components {
             /** Format: int32 */
             schemaVersion: number;
         };
+        Point: {
+            /** Format: double */
+            lat: number;
+            /** Format: double */
+            lon: number;
+        };
         PrintRequest: {
             /** Format: date */
             asOf: string;
             sectionSvg?: string;
+        };
+        Programme: {
+            name: string;
+            rules?: string;
+            /** Format: date */
+            until?: string;
+        };
+        Proposal: {
+            cost: string;
+            /** Format: int32 */
+            days: number;
+            degreeDays?: string;
+            /** Format: double */
+            degreeDaysMiddle: number;
+            id: string;
+            plan: components["schemas"]["PlanDocument"];
+            reaches?: boolean;
+            /** Format: date */
+            sowFrom: string;
+            what: string;
+        };
+        Proposals: {
+            /** Format: date */
+            neededBy?: string;
+            neededFor?: string;
+            proposals: components["schemas"]["Proposal"][];
+            /** Format: date */
+            sownNow: string;
+            windowId: string;
         };
         QuadratEntry: {
             /** Format: double */
@@ -1127,9 +1571,18 @@ export interface components {
         };
         Quantity: {
             /** @enum {string} */
-            unit: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "d" | "date" | "" | "bags" | "STIR";
+            unit: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
             /** Format: double */
             value: number;
+        };
+        Range: {
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            middle: number;
+            text: string;
         };
         RateView: {
             /** @enum {string} */
@@ -1142,12 +1595,29 @@ export interface components {
             lots: components["schemas"]["LotEntry"][];
             problems: components["schemas"]["LineProblem"][];
         };
+        RecentWeek: {
+            /** Format: date */
+            from: string;
+            /** Format: double */
+            mean: number;
+            /** Format: double */
+            rain: number;
+            /** Format: double */
+            soil: number;
+        };
         ResetAsked: {
             email: string;
         };
         ResetUsed: {
             password: string;
             token: string;
+        };
+        Residual: {
+            activeIngredient: string;
+            /** Format: date */
+            appliedOn: string;
+            /** Format: double */
+            intervalMonths?: number;
         };
         ResidueView: {
             figureId: string;
@@ -1181,6 +1651,9 @@ export interface components {
             frosts: components["schemas"]["FrostView"][];
             /** Format: double */
             heightM: number;
+            layerDepthsCm: number[];
+            /** Format: double */
+            panDepthCm?: number;
             passes: components["schemas"]["PassView"][];
             pins: components["schemas"]["PinView"][];
             residues: components["schemas"]["ResidueView"][];
@@ -1191,6 +1664,17 @@ export interface components {
             to: string;
             /** Format: date */
             today: string;
+            weather?: components["schemas"]["WeatherWeeks"];
+        };
+        SeriesChoice: {
+            /** Format: date */
+            first: string;
+            id: string;
+            /** Format: date */
+            last: string;
+            /** Format: double */
+            latitude: number;
+            name: string;
         };
         SessionView: {
             email: string;
@@ -1214,6 +1698,35 @@ export interface components {
         SignIn: {
             email: string;
             password: string;
+        };
+        SoilTest: {
+            /** Format: date */
+            date: string;
+            depth?: components["schemas"]["Quantity"];
+            /** Format: double */
+            nitrateMgKg?: number;
+            /** Format: double */
+            organicMatterPercent?: number;
+            /** Format: double */
+            ph?: number;
+            /** Format: double */
+            phosphorusMgKg?: number;
+            /** Format: double */
+            potassiumMgKg?: number;
+        };
+        SoilTestTable: {
+            header: string[];
+            mapping: {
+                [key: string]: string;
+            };
+            needed: string[];
+            problems: components["schemas"]["CellProblem"][];
+            tests: components["schemas"]["SoilTest"][];
+        };
+        Source: {
+            /** @enum {string} */
+            status: "seen" | "identity" | "from memory" | "own" | "common practice";
+            text: string;
         };
         SpeciesChoice: {
             botanical: string;
@@ -1243,24 +1756,98 @@ export interface components {
             /** Format: date */
             to: string;
         };
+        StationChoice: {
+            climate: string;
+            id: string;
+            /** Format: double */
+            latitude: number;
+            name: string;
+        };
+        Taken: {
+            report: components["schemas"]["WeatherReport"];
+            series: components["schemas"]["SeriesChoice"];
+        };
         TopNote: {
             text: string;
             /** @enum {string} */
             weight: "stop" | "think" | "tip";
         };
+        WeatherReport: {
+            /** Format: int32 */
+            days: number;
+            /** Format: int32 */
+            faults: number;
+            /** Format: int32 */
+            filledDays: number;
+            /** Format: date */
+            first: string;
+            gaps: components["schemas"]["Gap"][];
+            /** Format: date */
+            last: string;
+            lines: components["schemas"]["Line"][];
+            /** @enum {string} */
+            rain: "mm" | "tenths" | "in";
+            rainOr: ("mm" | "tenths" | "in")[];
+            rainSure: boolean;
+            /** @enum {string} */
+            temperature: "c" | "tenths" | "f";
+            temperatureDoubt?: string;
+            temperatureOr: ("c" | "tenths" | "f")[];
+        };
+        WeatherView: {
+            how: string;
+            id: string;
+            name: string;
+            /** @enum {string} */
+            origin: "library" | "measured" | "entered" | "default" | "forecast";
+            /** Format: int32 */
+            years: number;
+        };
+        WeatherWeeks: {
+            frostPercent: number[];
+            meanC10: number[];
+            meanHighC10: number[];
+            meanLowC10: number[];
+            rainHighMm: number[];
+            rainMm: number[];
+            /** Format: int32 */
+            recordedWeeks: number;
+        };
+        Weed: {
+            name: string;
+            perennial?: boolean;
+            pressure: string;
+            underControl?: boolean;
+        };
         Welcome: {
             practice: string;
             role: string;
         };
+        WindowRequest: {
+            /** Format: date */
+            asOf: string;
+            plan: components["schemas"]["PlanDocument"];
+            windowId: string;
+        };
         WindowView: {
             afterCropId: string;
-            beforeCropId: string;
-            daysFigure: string;
+            beforeCropId?: string;
+            figures: string;
             /** Format: date */
             from: string;
             id: string;
+            /** @enum {string} */
+            kind: "between" | "interseeded" | "overseeded" | "frost-seeded" | "companion" | "undersown" | "living-mulch";
+            /** Format: date */
+            sowUntil: string;
             /** Format: date */
             to: string;
+            usualMethod: string;
+            words: string;
+        };
+        WorkView: {
+            days: components["schemas"]["Range"];
+            work: string;
         };
         WorkingRequest: {
             /** Format: date */
@@ -1281,6 +1868,12 @@ export interface components {
             /** @enum {string} */
             status: "seen" | "identity" | "from memory" | "own" | "common practice";
             unit: string;
+        };
+        Zone: {
+            id: string;
+            kind: string;
+            name: string;
+            outline: components["schemas"]["JsonNode"];
         };
     };
     responses: never;
@@ -1315,7 +1908,7 @@ export interface operations {
             };
         };
     };
-    take: {
+    take_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -1426,7 +2019,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["FieldSummary"][];
+                    "application/json": components["schemas"]["FieldList"];
                 };
             };
         };
@@ -1475,6 +2068,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FieldEntry"];
+                };
+            };
+        };
+    };
+    climate_1: {
+        parameters: {
+            query: {
+                asOf: string;
+            };
+            header?: never;
+            path: {
+                fieldId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClimateView"];
                 };
             };
         };
@@ -1900,7 +2517,7 @@ export interface operations {
             };
         };
     };
-    remove_2: {
+    remove_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -2057,6 +2674,34 @@ export interface operations {
                 };
                 content: {
                     "application/json": string;
+                };
+            };
+        };
+    };
+    toFields: {
+        parameters: {
+            query?: never;
+            header: {
+                "X-Request-Id": string;
+            };
+            path: {
+                planId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Fields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Copied"][];
                 };
             };
         };
@@ -2290,6 +2935,30 @@ export interface operations {
             };
         };
     };
+    repeated: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EvaluationRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDocument"];
+                };
+            };
+        };
+    };
     session: {
         parameters: {
             query?: never;
@@ -2349,6 +3018,205 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    soilTests: {
+        parameters: {
+            query?: {
+                map?: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SoilTestTable"];
+                };
+            };
+        };
+    };
+    choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Choices"];
+                };
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query: {
+                name: string;
+                latitude: number;
+                elevationM?: number;
+                coastal?: boolean;
+                temperature?: string;
+                rain?: string;
+                replaces?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Taken"];
+                };
+            };
+        };
+    };
+    preview: {
+        parameters: {
+            query?: {
+                latitude?: number;
+                temperature?: string;
+                rain?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeatherReport"];
+                };
+            };
+        };
+    };
+    climate: {
+        parameters: {
+            query: {
+                asOf: string;
+                units: string;
+            };
+            header?: never;
+            path: {
+                weatherId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClimateView"];
+                };
+            };
+        };
+    };
+    remove_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                weatherId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    proposals: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WindowRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Proposals"];
+                };
+            };
+        };
+    };
+    species: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WindowRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LatestView"][];
+                };
             };
         };
     };

@@ -22,12 +22,13 @@ function useTargets(open: boolean): Target[] {
     : [];
   return [
     ...steps,
-    ...(fields.data ?? []).map((f) => ({
-      to: `/fields/${f.field.id}`,
-      name: f.field.name,
-      aside: f.farm.name,
+    ...(fields.data?.fields ?? []).map((f) => ({
+      to: `/fields/${f.fieldId}`,
+      name: f.name,
+      aside: f.farmName,
     })),
     { to: '/fields', name: 'Fields', aside: 'view' },
+    { to: '/weather', name: 'Weather', aside: 'view' },
     { to: '/seed-store', name: 'Seed store', aside: 'view' },
     { to: '/people', name: 'People', aside: 'view' },
   ];

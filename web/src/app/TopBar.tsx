@@ -23,6 +23,7 @@ function Mark() {
 
 const NAV = [
   { to: '/fields', name: 'Fields' },
+  { to: '/weather', name: 'Weather' },
   { to: '/seed-store', name: 'Seed store' },
   { to: '/people', name: 'People' },
 ];

@@ -80,7 +80,10 @@ function decided(plan: Plan, e: Evaluation | undefined, inHand: string | undefin
 /** The days the bench is about: the window, or the crop's planting and life. */
 function focusOf(step: Step, e: Evaluation | undefined, inHand: string | undefined) {
   const crop = e?.crops.find((c) => c.id === inHand);
-  const window = e?.windows.find((w) => w.beforeCropId === inHand);
+  const cover = e?.covers.find((c) => c.nextCropId === inHand);
+  const window =
+    e?.windows.find((w) => w.id === cover?.windowId) ??
+    e?.windows.find((w) => w.kind === 'between' && w.beforeCropId === inHand);
   if (step.about === 'cover' && window) return [window.from, window.to] as [string, string];
   if (step.id === 'plant' && crop?.planted) {
     return [addDays(crop.planted, -21), addDays(crop.planted, 21)] as [string, string];
@@ -177,9 +180,9 @@ export function FieldBench({ loaded, who }: { loaded: Loaded; who: string }) {
   const moved = useMemo(() => {
     const known = new Map(evaluation?.section.pins.map((p) => [p.operationId, p.date]));
     return Object.fromEntries(
-      plan.operations
-        .filter((o) => known.has(o.id) && known.get(o.id) !== o.when.on)
-        .map((o) => [o.id, o.when.on]),
+      plan.operations.flatMap((o) =>
+        o.when.on && known.has(o.id) && known.get(o.id) !== o.when.on ? [[o.id, o.when.on]] : [],
+      ),
     );
   }, [plan, evaluation]);
 

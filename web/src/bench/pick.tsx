@@ -34,7 +34,9 @@ export function useCover(): { cover: Cover | undefined; chooser: React.ReactNode
   const name = useCropName();
   const plan = state.plan;
   const cover = coverAhead(plan, state.evaluation, inHand);
-  const window = state.evaluation?.windows.find((w) => w.beforeCropId === inHand);
+  const window = state.evaluation?.windows.find(
+    (w) => w.kind === 'between' && w.beforeCropId === inHand,
+  );
   const before = name(plan.crops.find((c) => c.id === inHand)).toLowerCase();
   const chooser = cover ? (
     <button

@@ -8,7 +8,15 @@ const MOST_BYTES = 5 * 1024 * 1024;
 type Found = { boundary: NonNullable<Field['boundary']>; areaHa: number; areaAc: number };
 
 /** Takes a GeoJSON file, has it looked at by the server, and hands over the outline with its area. */
-export function BoundaryFile({ us, onFound }: { us: boolean; onFound: (f: Found) => void }) {
+export function BoundaryFile({
+  us,
+  label = 'Boundary file (GeoJSON)',
+  onFound,
+}: {
+  us: boolean;
+  label?: string;
+  onFound: (f: Found) => void;
+}) {
   const id = useId();
   const look = useMutation({
     mutationFn: async (file: File): Promise<Found & { parts: number; holes: number }> => {
@@ -30,7 +38,7 @@ export function BoundaryFile({ us, onFound }: { us: boolean; onFound: (f: Found)
   return (
     <span className="flex flex-col">
       <label htmlFor={id} className="text-[13px] text-ink2">
-        Boundary file (GeoJSON)
+        {label}
       </label>
       <input
         id={id}

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useMemo, useRef, useState } from 'react';
+import { useWindowVirtualizer } from '@tanstack/react-virtual';
+import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 
 import { api, Refusal, taken, today, token, type Problem, type Schemas } from '../api/client';
@@ -18,12 +19,16 @@ type Span = { width: number; height: number; from: string; to: string };
 /** A decision this near is due. */
 const DUE_DAYS = 14;
 const ROW_PX = 56;
+const GRID =
+  'grid grid-cols-[52px_152px_minmax(0,1fr)_300px] gap-x-4 max-[900px]:grid-cols-[46px_128px_minmax(0,1fr)]';
 
 const useFields = () =>
   useQuery({
     queryKey: ['fields'],
     queryFn: async () =>
       taken(await api.GET('/api/fields', { params: { query: { asOf: today() } } })),
+    // fields that changed all at once are reckoned a share at each reading
+    refetchInterval: (query) => ((query.state.data?.pending ?? 0) > 0 ? 300 : false),
   });
 
 function ImportPlan() {
@@ -189,10 +194,29 @@ function RowMarks({ f, frame, day }: { f: Summary; frame: Span; day: string }) {
   );
 }
 
-function Row({ f, i, frame, day }: { f: Summary; i: number; frame: Span; day: string }) {
+const Row = memo(function Row({
+  f,
+  i,
+  n,
+  frame,
+  day,
+  start,
+}: {
+  f: Summary;
+  i: number;
+  n: number;
+  frame: Span;
+  day: string;
+  start: number;
+}) {
   const days = f.next && dayNumber(f.next.date) - dayNumber(day);
   return (
-    <li className="relative col-span-full grid grid-cols-subgrid items-center border-b border-rule2 focus-within:bg-paper2 hover:bg-paper2">
+    <li
+      aria-setsize={n}
+      aria-posinset={i + 1}
+      className={`absolute inset-x-0 top-0 ${GRID} items-center border-b border-rule2 focus-within:bg-paper2 hover:bg-paper2`}
+      style={{ transform: `translateY(${start}px)`, height: ROW_PX + 1 }}
+    >
       <span className="fig text-right leading-none">
         {days !== undefined && (
           <>
@@ -207,17 +231,17 @@ function Row({ f, i, frame, day }: { f: Summary; i: number; frame: Span; day: st
       </span>
       <span className="min-w-0 leading-tight">
         <Link
-          to={`/fields/${f.field.id}${f.next ? `/${f.next.step}` : ''}`}
+          to={`/fields/${f.fieldId}${f.next ? `/${f.next.step}` : ''}`}
           className="block truncate text-[15.5px] font-bold after:absolute after:inset-0"
         >
-          {f.field.name}
+          {f.name}
         </Link>
         <span className="text-[13px] text-ink2 italic">
-          {f.farm.name}, <span className="fig not-italic">{f.area}</span>
+          {f.farmName}, <span className="fig not-italic">{f.area}</span>
         </span>
       </span>
       <span className="relative block" style={{ height: ROW_PX }}>
-        <SectionRow section={f.section} frame={frame} id={`row${i}`} />
+        <SectionRow section={f.section} frame={frame} id={`row-${f.fieldId}`} />
         <RowMarks f={f} frame={frame} day={day} />
       </span>
       <span className="min-w-0 text-[13.5px] leading-tight max-[900px]:hidden">
@@ -237,6 +261,61 @@ function Row({ f, i, frame, day }: { f: Summary; i: number; frame: Span; day: st
       </span>
     </li>
   );
+});
+
+/** Which fields are shown. */
+const FILTERS = [
+  { id: '', name: 'all' },
+  { id: 'due', name: `due in ${DUE_DAYS} days` },
+  { id: 'stop', name: 'with a stop note' },
+  { id: 'undated', name: 'nothing dated ahead' },
+];
+
+function passes(f: Summary, filter: string, day: string) {
+  if (filter === 'due') {
+    return f.next !== undefined && dayNumber(f.next.date) - dayNumber(day) <= DUE_DAYS;
+  }
+  if (filter === 'stop') return f.stops > 0;
+  return filter === 'undated' ? f.next === undefined : true;
+}
+
+/** The rows in sight and a few beyond, however many fields there are. */
+function Rows({ shown, frame, day }: { shown: Summary[]; frame: Span; day: string }) {
+  const list = useRef<HTMLUListElement>(null);
+  const [top, setTop] = useState(0);
+  useLayoutEffect(() => setTop(list.current?.offsetTop ?? 0), []);
+  const rows = useWindowVirtualizer({
+    count: shown.length,
+    estimateSize: () => ROW_PX + 1,
+    overscan: 8,
+    scrollMargin: top,
+    getItemKey: (i) => shown[i]?.fieldId ?? i,
+  });
+  return (
+    <ul
+      ref={list}
+      aria-label="Fields"
+      className={`relative ${shown.length > 0 ? 'border-t border-ink' : ''}`}
+      style={{ height: rows.getTotalSize() }}
+    >
+      {rows.getVirtualItems().map((v) => {
+        const f = shown[v.index];
+        return (
+          f && (
+            <Row
+              key={f.fieldId}
+              f={f}
+              i={v.index}
+              n={shown.length}
+              frame={frame}
+              day={day}
+              start={v.start - top}
+            />
+          )
+        );
+      })}
+    </ul>
+  );
 }
 
 export function FieldsPage() {
@@ -246,15 +325,26 @@ export function FieldsPage() {
     queryFn: async () => taken(await api.GET('/api/farms')),
   });
   const [find, setFind] = useState('');
+  const [filter, setFilter] = useState('');
   const [ref, width] = useWidth(620);
   const day = today();
   const frame = useMemo(
     () => ({ width, height: ROW_PX, from: addDays(day, -180), to: addDays(day, 420) }),
     [width, day],
   );
-  const shown = fields.data?.filter((f) =>
-    `${f.field.name} ${f.farm.name}`.toLowerCase().includes(find.trim().toLowerCase()),
+  const all = fields.data?.fields;
+  const shown = useMemo(
+    () =>
+      all?.filter(
+        (f) =>
+          passes(f, filter, day) &&
+          `${f.name} ${f.farmName} ${f.section.stands.map((s) => s.label).join(' ')}`
+            .toLowerCase()
+            .includes(find.trim().toLowerCase()),
+      ),
+    [all, filter, find, day],
   );
+  const pending = fields.data?.pending ?? 0;
   const some = (shown?.length ?? 0) > 0;
   const told = farms.data?.map((f) => `${f.name} in ${f.units === 'us' ? 'lb/ac' : 'kg/ha'}`);
   return (
@@ -265,9 +355,19 @@ export function FieldsPage() {
           <h1 className="text-[21px] font-bold">Fields</h1>
           <span className="italic">soonest decision first</span>
           <span className="fig mr-auto text-[13px] text-ink2">
-            {fields.data && `${fields.data.length} fields · ${farms.data?.length ?? 0} farms`}
+            {all && `${all.length} fields · ${farms.data?.length ?? 0} farms`}
             {told && told.length > 0 && told.length < 5 && ` · ${told.join(', ')}`}
           </span>
+          <label htmlFor="filter" className="text-[13px] text-ink2">
+            Show
+          </label>
+          <select id="filter" value={filter} onChange={(e) => setFilter(e.target.value)}>
+            {FILTERS.map((f) => (
+              <option key={f.id} value={f.id}>
+                {f.name}
+              </option>
+            ))}
+          </select>
           <label htmlFor="find" className="text-[13px] text-ink2">
             Find a field or farm
           </label>
@@ -303,15 +403,22 @@ export function FieldsPage() {
             read.
           </p>
         )}
-        {(farms.data?.length ?? 0) > 0 && fields.data?.length === 0 && (
+        {(farms.data?.length ?? 0) > 0 && all?.length === 0 && pending === 0 && (
           <p className="py-6 text-[16px] text-ink2 italic">
             No field yet. Make one from a boundary file or by typing its area.
           </p>
         )}
-        {fields.data && fields.data.length > 0 && !some && (
-          <p className="py-6 text-ink2 italic">No field or farm is called “{find}”.</p>
+        {all && all.length > 0 && !some && (
+          <p className="py-6 text-ink2 italic">
+            {find ? `No field or farm here is called “${find}”.` : 'No field is like that now.'}
+          </p>
         )}
-        <div className="grid grid-cols-[52px_152px_minmax(0,1fr)_300px] gap-x-4 max-[900px]:grid-cols-[46px_128px_minmax(0,1fr)]">
+        {pending > 0 && (
+          <p role="status" className="text-[13px] text-ink2 italic">
+            reckoning <span className="fig not-italic">{pending}</span> fields anew
+          </p>
+        )}
+        <div className={GRID}>
           <span className="self-end text-right text-[12.5px] text-ink2">{some && 'days'}</span>
           <span className="self-end text-[12.5px] text-ink2">{some && 'field'}</span>
           <div ref={ref} className="min-w-0">
@@ -320,15 +427,8 @@ export function FieldsPage() {
           <span className="self-end text-[12.5px] text-ink2 max-[900px]:hidden">
             {some && 'what needs deciding'}
           </span>
-          <ul
-            aria-label="Fields"
-            className={`col-span-full grid grid-cols-subgrid ${some ? 'border-t border-ink' : ''}`}
-          >
-            {shown?.map((f, i) => (
-              <Row key={f.field.id} f={f} i={i} frame={frame} day={day} />
-            ))}
-          </ul>
         </div>
+        <Rows shown={shown ?? []} frame={frame} day={day} />
       </main>
     </>
   );

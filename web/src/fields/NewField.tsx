@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router';
 import { api, Refusal, taken, type Farm, type Field, type Quantity } from '../api/client';
 import { newId, tidy } from '../plan/edit';
 import { Panel } from '../ui/Panel';
-import { problemAt, QuantityField, SelectField, TextField } from '../ui/inputs';
+import { problemAt, QuantityField, SelectField, SignedField, TextField } from '../ui/inputs';
 import { BoundaryFile } from './Boundary';
 
 export function NewField({ farms }: { farms: Farm[] }) {
@@ -13,6 +13,7 @@ export function NewField({ farms }: { farms: Farm[] }) {
   const [name, setName] = useState('');
   const [farmId, setFarmId] = useState(farms[0]?.id ?? '');
   const [area, setArea] = useState<Quantity>();
+  const [latitude, setLatitude] = useState<number>();
   const [boundary, setBoundary] = useState<Field['boundary']>();
   const queries = useQueryClient();
   const navigate = useNavigate();
@@ -20,7 +21,14 @@ export function NewField({ farms }: { farms: Farm[] }) {
   const make = useMutation({
     mutationFn: async () => {
       const id = newId('field-');
-      const mine: Field = tidy({ id, farmId, name, boundary, area: boundary ? undefined : area });
+      const mine: Field = tidy({
+        id,
+        farmId,
+        name,
+        boundary,
+        area: boundary ? undefined : area,
+        point: boundary || latitude === undefined ? undefined : { lat: latitude, lon: 0 },
+      });
       const path = { fieldId: id };
       return taken(await api.PUT('/api/fields/{fieldId}', { params: { path }, body: { mine } }));
     },
@@ -66,6 +74,16 @@ export function NewField({ farms }: { farms: Farm[] }) {
           disabled={boundary !== undefined}
           problem={problemAt(problems, '/area')}
         />
+        {!boundary && (
+          <SignedField
+            label="Latitude, ° north (for its weather; south below 0)"
+            value={latitude}
+            least={-90}
+            most={90}
+            onChange={setLatitude}
+            problem={problemAt(problems, '/point/lat')}
+          />
+        )}
         {make.error && problems.length === 0 && (
           <p role="alert" className="text-hand">
             {make.error.message}

@@ -5,6 +5,8 @@ type Params = Schemas['ParamsEntry'];
 type Cover = Schemas['CoverEntry'];
 type Crop = Schemas['CropEntry'];
 export type Kind = Operation['kind'];
+type When = Operation['when'];
+type Place = Cover['place'];
 
 export const newId = (letter: string) => letter + crypto.randomUUID().slice(0, 8);
 
@@ -34,6 +36,14 @@ export function setDay(plan: Plan, kind: string, subject: string, day: string): 
     ...plan,
     operations: [...plan.operations, { id: newId('o'), kind, subject, when: { on: day } }],
   };
+}
+
+/** Dates something in one of its ways; an operation that is not there yet is made. */
+export function setWhen(plan: Plan, kind: string, subject: string, when: When): Plan {
+  const old = operationOf(plan, kind, subject);
+  return old
+    ? { ...plan, operations: plan.operations.map((o) => (o === old ? { ...o, when } : o)) }
+    : { ...plan, operations: [...plan.operations, { id: newId('o'), kind, subject, when }] };
 }
 
 /** Moves an operation to another day. */
@@ -89,6 +99,20 @@ export function addCover(plan: Plan, beforeCropId: string): [Plan, string] {
   const id = newId('v');
   const cover: Cover = { id, place: { relation: 'before', cropId: beforeCropId } };
   return [{ ...plan, covers: [...plan.covers, cover] }, id];
+}
+
+/** Puts a cover into a standing crop, sown on a day in the way of its window. */
+export function addCoverInto(
+  plan: Plan,
+  cropId: string,
+  kind: Place['kind'],
+  sown: string,
+  method: string,
+): Plan {
+  const id = newId('v');
+  const cover: Cover = { id, place: { relation: 'into', cropId, kind } };
+  const dated = setDay({ ...plan, covers: [...plan.covers, cover] }, 'sow', id, sown);
+  return setParams(dated, 'sow', id, { method });
 }
 
 export const removeCover = (plan: Plan, id: string): Plan => ({

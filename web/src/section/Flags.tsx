@@ -1,8 +1,6 @@
 import type { DisplayList, Note } from './geometry';
 import { WeightMark, Word } from './ink';
 
-const MARK_Y = 44;
-
 /** Notes planted in their place: a mark and its word on a pole; opening one shows it in the margin. */
 export function Flags({ d, onNote }: { d: DisplayList; onNote: (note: Note) => void }) {
   return (
@@ -30,7 +28,7 @@ export function Flags({ d, onNote }: { d: DisplayList; onNote: (note: Note) => v
             }}
           >
             <path
-              d={`M${f.x} ${MARK_Y}V${d.ground}`}
+              d={`M${f.x} ${d.flagY}V${d.ground}`}
               stroke="var(--ink)"
               strokeWidth="0.75"
               fill="none"
@@ -38,15 +36,15 @@ export function Flags({ d, onNote }: { d: DisplayList; onNote: (note: Note) => v
             <circle cx={f.x} cy={d.ground - 3} r="2" fill="var(--ink)" />
             <rect
               x={f.x - 12}
-              y={MARK_Y - 12}
+              y={d.flagY - 12}
               width="24"
               height="24"
               fill="none"
               pointerEvents="all"
             />
-            <WeightMark weight={f.weight} x={f.x} y={MARK_Y} />
+            <WeightMark weight={f.weight} x={f.x} y={d.flagY} />
             {more > 0 && f.lines.length === 0 && (
-              <Word x={f.x + 9} y={MARK_Y - 4} size={11} weight={700} halo>
+              <Word x={f.x + 9} y={d.flagY - 4} size={11} weight={700} halo>
                 {f.notes.length}
               </Word>
             )}
@@ -54,7 +52,7 @@ export function Flags({ d, onNote }: { d: DisplayList; onNote: (note: Note) => v
               <>
                 <Word
                   x={x}
-                  y={MARK_Y - 1}
+                  y={d.flagY - 1}
                   size={11}
                   weight={700}
                   anchor={anchor}
@@ -68,7 +66,7 @@ export function Flags({ d, onNote }: { d: DisplayList; onNote: (note: Note) => v
                   <Word
                     key={l}
                     x={x}
-                    y={MARK_Y + 11.5 + i * 12}
+                    y={d.flagY + 11.5 + i * 12}
                     text
                     size={12.5}
                     weight={500}

@@ -9,7 +9,9 @@ import { Patterns, Word } from './ink';
 import { inWords } from './inWords';
 import { Frosts, Ground, Names, Stands, Surface, TimeAxis } from './layers';
 import { Pins } from './Pins';
-import { addDays, spokenDate } from './scale';
+import { useZoom } from './useZoom';
+import { WeatherRibbon } from './WeatherRibbon';
+import { addDays, dateOf, dayNumber, spokenDate } from './scale';
 
 /** What the hand does to a date in the section. */
 export interface SectionHand {
@@ -42,6 +44,8 @@ interface Props {
 }
 
 const WINDOW_MARGIN_DAYS = 25;
+/** px beside the time axis of the unfolded section and the strip. */
+const SIDES = { left: 52, right: 34 };
 
 /** The heavy bar on the axis for what the bench is about, and the two lines that fan out to it. */
 function Wedge({ d, focus }: { d: DisplayList; focus: [string, string] }) {
@@ -103,8 +107,16 @@ export function GroundSection(p: Props) {
   // the time scale stands still while a date is dragged, or it would run away under the hand
   const [held, setHeld] = useState<{ from: string; to: string }>();
   const [first, last] = p.oneWindow && p.focus ? p.focus : [];
-  const from = first ? addDays(first, -WINDOW_MARGIN_DAYS) : undefined;
-  const to = last ? addDays(last, WINDOW_MARGIN_DAYS) : undefined;
+  const svg = useRef<SVGSVGElement>(null);
+  const wholeFrom = first ? addDays(first, -WINDOW_MARGIN_DAYS) : section.from;
+  const wholeTo = last ? addDays(last, WINDOW_MARGIN_DAYS) : section.to;
+  const zoom = useZoom(
+    svg,
+    { from: dayNumber(wholeFrom), to: dayNumber(wholeTo) },
+    { x0: SIDES.left, x1: p.width - SIDES.right },
+  );
+  const from = zoom.view ? dateOf(Math.round(zoom.view.from)) : wholeFrom;
+  const to = zoom.view ? dateOf(Math.round(zoom.view.to)) : wholeTo;
   const frame: Frame = useMemo(
     () => ({
       width: p.width,
@@ -122,6 +134,7 @@ export function GroundSection(p: Props) {
   );
   const d = useMemo(() => layOut(section, frame), [section, frame]);
   const full = p.fold === 'full';
+  const wide = p.width > 900;
   const empty = section.stands.length === 0;
   const id = 'section';
   return (
@@ -131,11 +144,25 @@ export function GroundSection(p: Props) {
       width={p.width}
       height={p.height}
       viewBox={`0 0 ${p.width} ${p.height}`}
+      ref={svg}
       role="group"
-      aria-label="Ground section"
-      className="block select-none"
-      onPointerMove={(e) => hover.current?.at(e)}
-      onPointerLeave={() => hover.current?.gone()}
+      aria-label="Ground section: + and - zoom, arrows move, 0 shows all of it"
+      tabIndex={0}
+      className={`block select-none ${zoom.view ? 'cursor-grab' : ''}`}
+      onPointerDown={zoom.ground.down}
+      onPointerUp={zoom.ground.up}
+      onPointerMove={(e) => {
+        zoom.ground.move(e);
+        hover.current?.at(e);
+      }}
+      onPointerLeave={() => {
+        zoom.ground.up();
+        hover.current?.gone();
+      }}
+      onKeyDown={(e) => {
+        if (e.target !== e.currentTarget || e.ctrlKey || e.metaKey || e.altKey) return;
+        if (zoom.key(e.key)) e.preventDefault();
+      }}
       onClick={(e) => {
         const stand = (e.target as Element).closest('[data-stand]');
         if (stand) p.hand.pick(stand.getAttribute('data-stand') ?? '');
@@ -147,7 +174,7 @@ export function GroundSection(p: Props) {
         <Stands d={d} prefix={id} thin={!full} />
         <Surface d={d} prefix={id} thin={!full} />
         {!full && p.focus && <Veil d={d} focus={p.focus} />}
-        {full && <Frosts d={d} />}
+        {full && (d.ribbon ? <WeatherRibbon d={d} /> : <Frosts d={d} />)}
         <TimeAxis d={d} />
         {full && <Names d={d} inHand={p.inHand} />}
         {p.focus && <Wedge d={d} focus={p.focus} />}
@@ -187,7 +214,9 @@ export function GroundSection(p: Props) {
         )}
         {!empty && full && (
           <Word x={d.scale.x1} y={12} text italic size={12.5} fill="var(--ink2)" anchor="end">
-            outlines of typical height, not a forecast
+            {wide
+              ? `outlines of typical height, not a forecast${zoom.view ? '; 0 shows the whole rotation' : '; wheel or + to zoom'}`
+              : 'typical heights'}
           </Word>
         )}
       </g>
@@ -196,9 +225,7 @@ export function GroundSection(p: Props) {
         d={d}
         full={full}
         inStep={p.inStep}
-        onHold={(on) =>
-          setHeld(on ? { from: from ?? section.from, to: to ?? section.to } : undefined)
-        }
+        onHold={(on) => setHeld(on ? { from, to } : undefined)}
         hand={p.hand}
       />
       {full && <Flags d={d} onNote={p.hand.note} />}

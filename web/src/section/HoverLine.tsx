@@ -2,6 +2,7 @@ import { useImperativeHandle, useState, type PointerEvent, type Ref } from 'reac
 
 import type { DisplayList, Section } from './geometry';
 import { standing } from './geometry';
+import { weekAt } from './ribbon';
 import { Word } from './ink';
 import { spokenDay } from './scale';
 
@@ -38,9 +39,23 @@ export function HoverLine({
   const x = x0 + ((day - from) / (to - from)) * (x1 - x0);
   const left = x > x1 - 170;
   const height = (m: number) => (us ? `${(m / 0.3048).toFixed(1)} ft` : `${m.toFixed(2)} m`);
-  const lines = standing(section, day)
-    .slice(0, 3)
-    .map((s) => `${s.name}, typically ${height(s.heightM)}`);
+  const degrees = (c10: number) =>
+    us ? `${Math.round((c10 / 10) * 1.8 + 32)} °F` : `${Math.round(c10 / 10)} °C`;
+  const rain = (mm: number) => (us ? `${(mm / 25.4).toFixed(1)} in` : `${mm} mm`);
+  const week = weekAt(section, day);
+  const weather = week
+    ? [
+        week.recorded
+          ? `${degrees(week.meanC10)}, ${rain(week.rainMm)} that week`
+          : `${degrees(week.lowC10)} … ${degrees(week.highC10)}, ${rain(week.rainMm)} a week, frost ${week.frostPercent} % of nights`,
+      ]
+    : [];
+  const lines = [
+    ...standing(section, day)
+      .slice(0, 3)
+      .map((s) => `${s.name}, typically ${height(s.heightM)}`),
+    ...weather,
+  ];
   return (
     <g pointerEvents="none" aria-hidden>
       <path

@@ -46,6 +46,8 @@ export function Pins({
 
   const down = (pin: Pin) => (e: PointerEvent<SVGGElement>) => {
     if (e.button !== 0) return;
+    // or the ground would be moved along with the pin
+    e.stopPropagation();
     e.currentTarget.setPointerCapture(e.pointerId);
     press.current = { x: e.clientX, day: dayNumber(pin.date), moving: false };
   };

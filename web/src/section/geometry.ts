@@ -2,6 +2,7 @@ import type { Evaluation, Schemas } from '../api/client';
 import { drawDead, drawRoots, drawStand, notch, thatch, type Bed } from './forms';
 import { flagsOf, type Flag } from './flags';
 import { pinsOf, type Pin } from './pins';
+import { ribbonOf, type Ribbon } from './ribbon';
 import { dayNumber, months, spokenDate, timeScale, type Tick, type TimeScale } from './scale';
 
 export type Section = Evaluation['section'];
@@ -31,7 +32,8 @@ export interface Label {
 }
 export interface WindowMark {
   key: string;
-  cropId: string;
+  cropId: string | undefined;
+  inside: boolean;
   x0: number;
   x1: number;
   text: string;
@@ -55,6 +57,13 @@ export interface DisplayList {
   windows: WindowMark[];
   frosts: { x0: number; x1: number; text: string }[];
   flags: Flag[];
+  /** Where the marks of the flags stand. */
+  flagY: number;
+  ribbon?: Ribbon;
+  us: boolean;
+  /** Lower edges of the soil's layers. */
+  layers: number[];
+  panY?: number;
   pins: Pin[];
   ticks: Tick[];
   heights: { y: number; text: string }[];
@@ -92,6 +101,9 @@ const SINK_DAYS = 80;
 /** Roots go down faster than tops go up. */
 const ROOT_LEAD = 0.7;
 
+/** Further px over the sky for the weather. */
+const WEATHER_PX = 40;
+
 const clamp = (v: number, a: number, b: number) => Math.min(b, Math.max(a, v));
 
 /** Height in cm of a weekly course at a number of days after its first. */
@@ -119,8 +131,10 @@ function withMoved(s: Section, moved: Record<string, string>) {
 
 /** Lays a section out: one vertical scale above and below the ground, fitted to the tallest crop and deepest root. */
 export function layOut(s: Section, f: Frame): DisplayList {
-  const m = MARGINS[f.fold];
   const full = f.fold === 'full';
+  const weather = full && s.weather !== undefined;
+  const usual = MARGINS[f.fold];
+  const m = { ...usual, top: usual.top + (weather ? WEATHER_PX : 0) };
   const scale = timeScale(f.from ?? s.from, f.to ?? s.to, m.left, f.width - m.right);
   const pxPerM = (f.height - m.top - m.below) / (s.heightM + s.depthM);
   const ground = Math.round(m.top + s.heightM * pxPerM);
@@ -155,6 +169,19 @@ export function layOut(s: Section, f: Frame): DisplayList {
     windows: [],
     frosts: [],
     flags: [],
+    flagY: weather ? 84 : 44,
+    ribbon: weather ? ribbonOf(s, scale) : undefined,
+    us: f.us ?? false,
+    layers: full
+      ? s.layerDepthsCm
+          .map((cm) => cm / 100)
+          .filter((m2) => m2 < s.depthM)
+          .map((m2) => ground + m2 * pxPerM)
+      : [],
+    panY:
+      f.fold === 'row' || s.panDepthCm === undefined || s.panDepthCm / 100 > s.depthM
+        ? undefined
+        : ground + (s.panDepthCm / 100) * pxPerM,
     pins: [],
     ticks: months(scale),
     heights: full ? ruler(s, ground, pxPerM, f.us ?? false) : [],
@@ -249,11 +276,12 @@ export function layOut(s: Section, f: Frame): DisplayList {
     .map((w) => ({
       key: w.id,
       cropId: w.beforeCropId,
+      inside: w.kind !== 'between',
       x0: clip(scale.x(w.from)),
       x1: clip(scale.x(w.to)),
-      text: `window ${f.figures?.[w.daysFigure]?.text ?? ''} days`,
+      text: `window ${f.figures?.[`${w.figures}/days`]?.text ?? ''} days`,
     }))
-    .filter((w) => w.x1 - w.x0 > 1);
+    .filter((w) => !w.inside && w.x1 - w.x0 > 1);
   if (f.fold === 'row') return out;
   out.pins = pinsOf(s.pins, s.today, scale, f.moved ?? {}, full ? 2 : 0);
   if (!full) return out;

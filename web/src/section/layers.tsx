@@ -28,6 +28,27 @@ export const Ground = memo(function Ground({ d }: { d: DisplayList }) {
           strokeOpacity={s.cover ? 0.85 : 0.7}
         />
       ))}
+      {d.layers.map((y) => (
+        <path
+          key={y}
+          d={`M${x0} ${y}H${x1}`}
+          stroke="var(--soilrule)"
+          strokeWidth="0.8"
+          strokeDasharray="6 3 1.5 3"
+          fill="none"
+        />
+      ))}
+      {d.panY !== undefined && (
+        <path
+          d={Array.from(
+            { length: Math.floor((x1 - x0) / 7) },
+            (_, i) => `M${x0 + i * 7} ${d.panY}h4`,
+          ).join('')}
+          stroke="var(--soilrule)"
+          strokeWidth="2.2"
+          fill="none"
+        />
+      )}
       {d.tileY !== undefined &&
         Array.from({ length: 13 }, (_, i) => (
           <circle
@@ -213,6 +234,11 @@ export const Names = memo(function Names({ d, inHand }: { d: DisplayList; inHand
       {d.tileY !== undefined && (
         <Word x={d.scale.x1 + 5} y={d.tileY + 4} fill="var(--ink2)">
           tile
+        </Word>
+      )}
+      {d.panY !== undefined && (
+        <Word x={d.scale.x1 + 5} y={d.panY + 4} weight={700} fill="var(--ink2)">
+          pan
         </Word>
       )}
       {d.windows.map((w) => {

@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react';
 
-const FULL = { least: 374, most: 560, share: 0.46 };
+const FULL = { least: 400, most: 600, share: 0.5 };
 const STRIP = 112;
 
 const subscribe = (changed: () => void) => {

@@ -8,6 +8,7 @@ export const section: Section = {
   heightM: 2.6,
   depthM: 1.5,
   tileDepthCm: 90,
+  layerDepthsCm: [],
   frosts: [{ from: '2026-10-12', to: '2027-04-25' }],
   stands: [
     {

@@ -25,6 +25,8 @@ interface NumberProps {
   problem?: string;
   hideLabel?: boolean;
   width?: string;
+  /** Lowest number taken; 0 where nothing is said. */
+  min?: number;
   max?: number;
   suffix?: ReactNode;
   placeholder?: string;
@@ -50,7 +52,7 @@ export function NumberField(props: NumberProps) {
     }
     const v = parseNumber(text);
     if (v === undefined) setWrong(`“${text.slice(0, 20)}” is no number`);
-    else if (v < 0) setWrong('not below zero');
+    else if (v < (props.min ?? 0)) setWrong(props.min ? `at least ${props.min}` : 'not below zero');
     else if (v > (props.max ?? 1e9)) setWrong(`at most ${props.max ?? 1e9}`);
     else {
       setWrong('');
@@ -182,6 +184,7 @@ export function SelectField(props: SelectProps) {
 
 export function TextField(props: {
   label: string;
+  hideLabel?: boolean;
   value: string;
   onChange: (v: string) => void;
   problem?: string;
@@ -195,7 +198,7 @@ export function TextField(props: {
   const id = useId();
   return (
     <span className="inline-flex flex-col">
-      <label htmlFor={id} className="text-[13px] text-ink2">
+      <label htmlFor={id} className={props.hideLabel ? 'sr-only' : 'text-[13px] text-ink2'}>
         {props.label}
       </label>
       <input
@@ -216,5 +219,56 @@ export function TextField(props: {
         </span>
       )}
     </span>
+  );
+}
+
+/** A number that may lie below zero, such as a latitude. */
+export function SignedField(props: {
+  label: string;
+  value: number | undefined;
+  least: number;
+  most: number;
+  onChange: (v: number) => void;
+  problem?: string;
+}) {
+  return (
+    <NumberField
+      label={props.label}
+      value={props.value}
+      min={props.least}
+      max={props.most}
+      width="w-20"
+      onChange={(v) => v !== undefined && props.onChange(v)}
+      problem={props.problem}
+    />
+  );
+}
+
+/** A text that is kept on leaving it or on Enter. */
+export function KeptText(props: {
+  label: string;
+  value: string | undefined;
+  onChange: (v: string | undefined) => void;
+  problem?: string;
+  width?: string;
+}) {
+  const [text, setText] = useState(props.value ?? '');
+  const [known, setKnown] = useState(props.value);
+  if (known !== props.value) {
+    setKnown(props.value);
+    setText(props.value ?? '');
+  }
+  return (
+    <TextField
+      label={props.label}
+      value={text}
+      width={props.width}
+      problem={props.problem}
+      onChange={setText}
+      onDone={() => {
+        const v = text.trim();
+        if (v !== (props.value ?? '')) props.onChange(v || undefined);
+      }}
+    />
   );
 }

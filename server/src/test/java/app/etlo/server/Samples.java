@@ -5,6 +5,8 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.Locale;
 import java.util.Objects;
 
 /** The sample dossier: one farm, one field, two lots, two crops and the cover between them. */
@@ -33,5 +35,26 @@ final class Samples {
         if (taken.status() != 200) {
             throw new IllegalStateException(taken.text());
         }
+    }
+
+    /** Two years of weather that repeats itself day by day, as a plain file. */
+    static String weatherFile() {
+        StringBuilder text = new StringBuilder("date,tmin_c,tmax_c,prcp_mm\n");
+        for (LocalDate d = LocalDate.of(2023, 1, 1); d.getYear() < 2025; d = d.plusDays(1)) {
+            double mean = 10 - 11 * Math.cos((d.getDayOfYear() - 15) * 2 * Math.PI / 365);
+            text.append(String.format(
+                    Locale.ROOT, "%s,%.1f,%.1f,%.1f%n", d, mean - 5, mean + 5, d.getDayOfMonth() % 3 == 0 ? 6.2 : 0));
+        }
+        return text.toString();
+    }
+
+    /** Takes a weather file into the practice; the id of its series. */
+    static String weatherInto(Browser browser) {
+        Browser.Answer taken = browser.file(
+                "/api/weather?name=Yard&latitude=50", weatherFile().getBytes(StandardCharsets.UTF_8));
+        if (taken.status() != 200) {
+            throw new IllegalStateException(taken.text());
+        }
+        return taken.json().at("/series/id").asText();
     }
 }

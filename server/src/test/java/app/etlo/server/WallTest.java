@@ -42,6 +42,13 @@ class WallTest {
             "DELETE /api/me/sessions",
             "POST /api/invitations",
             "POST /api/boundaries",
+            "POST /api/soil-tests/tables",
+            "GET /api/weather",
+            "POST /api/weather",
+            "POST /api/weather/previews",
+            "POST /api/windows/proposals",
+            "POST /api/windows/species",
+            "POST /api/rotations/repeated",
             "POST /api/lots/tables",
             "POST /api/dossiers",
             "POST /api/evaluations",
@@ -53,6 +60,7 @@ class WallTest {
             "PUT /api/people/{personId}/role",
             "DELETE /api/people/{personId}",
             "DELETE /api/lots/{lotId}",
+            "DELETE /api/weather/{weatherId}",
             "DELETE /api/plans/{planId}");
 
     @Autowired
@@ -87,6 +95,7 @@ class WallTest {
                 .replace("{planId}", "p1")
                 .replace("{farmId}", "farm1")
                 .replace("{lotId}", "l1")
+                .replace("{weatherId}", weather(owner))
                 .replace("{kind}", "field")
                 .replace("{documentId}", "f1")
                 .replace("{number}", "1")
@@ -102,7 +111,16 @@ class WallTest {
                                         .path("id")
                                         .asText()
                                 : people.at("/invitations/0/id").asText())
-                .concat(path.endsWith("/merge") ? "?base=1" : path.equals("/api/fields") ? "?asOf=2026-06-01" : "");
+                .concat(
+                        path.endsWith("/merge")
+                                ? "?base=1"
+                                : path.equals("/api/fields") || path.endsWith("/climate")
+                                        ? "?asOf=2026-06-01"
+                                        : path.endsWith("{weatherId}") ? "?asOf=2026-06-01&units=metric" : "");
+    }
+
+    private static String weather(Browser owner) {
+        return owner.get("/api/weather").json().at("/series/0/id").asText();
     }
 
     private static byte[] body(Endpoint e) {
@@ -112,6 +130,8 @@ class WallTest {
         } else if (e.path().equals("/api/plans/{planId}") && e.method().equals("PUT")
                 || e.path().endsWith("/merge")) {
             body = Samples.plan().toString();
+        } else if (e.path().endsWith("/fields")) {
+            body = "{\"fieldIds\":[\"f2\"]}";
         } else if (e.path().endsWith("/plans")) {
             body = "{\"label\":\"a copy\",\"plan\":" + Samples.plan() + "}";
         } else if (e.path().endsWith("/role") || e.path().equals("/api/invitations")) {
@@ -125,11 +145,12 @@ class WallTest {
     private Browser practice() {
         Browser b = Browser.ofNewPractice(mvc);
         Samples.into(b);
+        Samples.weatherInto(b);
         return b;
     }
 
     private int call(Browser who, Endpoint e, Browser owner) {
-        MediaType type = e.path().matches("/api/(dossiers|lots/tables)")
+        MediaType type = e.path().matches("/api/(dossiers|lots/tables|soil-tests/tables|weather|weather/previews)")
                 ? MediaType.APPLICATION_OCTET_STREAM
                 : MediaType.APPLICATION_JSON;
         return who.send(e.method(), withIds(e.path(), owner), body(e), type, HEADERS)
@@ -162,7 +183,9 @@ class WallTest {
             }
         }
         assertThat(tried).isGreaterThanOrEqualTo(18);
-        for (String list : List.of("/api/farms", "/api/lots", "/api/fields?asOf=2026-06-01")) {
+        assertThat(other.get("/api/fields?asOf=2026-06-01").json().path("fields")).isEmpty();
+        assertThat(other.get("/api/weather").json().path("series")).isEmpty();
+        for (String list : List.of("/api/farms", "/api/lots")) {
             assertThat(other.get(list).json()).as(list).isEmpty();
         }
         assertThat(other.get("/api/people").json().path("people")).hasSize(1);

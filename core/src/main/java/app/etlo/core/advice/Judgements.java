@@ -18,7 +18,22 @@ public final class Judgements {
             new LegumeWithoutInoculant(),
             new SownAfterLatestDate(),
             new CoverEndedAfterPlanting(),
-            new TieUpExpected());
+            new TieUpExpected(),
+            new ResidualHerbicide(),
+            new WeatherUncertain(),
+            new SameCropTwice(),
+            new SameFamilyTwice(),
+            new NoAlternation(),
+            new WindowWithoutCover(),
+            new WeedsBeforeNoTill(),
+            new WorkPeak(),
+            new LegumeShare(),
+            new ManureFeedsWeeds(),
+            new VolunteersAhead(),
+            new RootHarvestInWetSeason(),
+            new SownOutsideWindow(),
+            new PoorUnderMulch(),
+            new NitrogenLeftByCrop());
 
     private Judgements() {}
 

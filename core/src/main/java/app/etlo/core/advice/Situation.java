@@ -1,8 +1,11 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.field.FrostDates;
+import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.Component;
+import app.etlo.core.mix.LatestSowing;
+import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.nitrogen.CoverCredit;
 import app.etlo.core.quantity.PlausibleSpan;
 import app.etlo.core.quantity.Quantity;
@@ -10,16 +13,22 @@ import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.rotation.CropInTime;
+import app.etlo.core.rotation.Window;
 import app.etlo.core.termination.Stand;
 import app.etlo.core.termination.Termination;
+import app.etlo.core.tillage.Pass;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
  * What the judgements look at: the plan worked out, as far as it goes.
  *
  * @param crops in time
+ * @param windows between and inside the crops, in time
+ * @param passes over the ground, in time
+ * @param systems planting system by crop
  * @param typed the numbers the adviser typed, with the span in which each is believed
  */
 public record Situation(
@@ -29,7 +38,20 @@ public record Situation(
         Optional<Double> tileDepthCm,
         List<CropInTime> crops,
         List<Cover> covers,
-        List<TypedNumber> typed) {
+        List<TypedNumber> typed,
+        List<Window> windows,
+        FieldFacts field,
+        List<Pass> passes,
+        Map<String, String> systems,
+        Optional<Weather> weather) {
+
+    /**
+     * The weather behind the figures.
+     *
+     * @param years whole years of the record
+     * @param chosen whether the adviser chose the station or brought the series
+     */
+    public record Weather(String name, int years, boolean chosen, double latitude) {}
 
     /**
      * A cover in its place.
@@ -44,7 +66,9 @@ public record Situation(
             List<Component> components,
             Optional<Blend> blend,
             Optional<Stand> stand,
-            Optional<CoverCredit> credit) {}
+            Optional<CoverCredit> credit,
+            Optional<Window> window,
+            List<UsefulSowing> useful){}
 
     /**
      * A number as typed.
@@ -52,6 +76,16 @@ public record Situation(
      * @param subject where it was typed
      */
     public record TypedNumber(Step step, String subject, String label, Quantity typed, PlausibleSpan span) {}
+
+    /** The latest useful sowing of a species of a cover: by its weather, else by the usual first autumn frost. */
+    Optional<LocalDate> latest(Cover cover, Species species, LocalDate sown) {
+        Optional<UsefulSowing> useful = cover.useful().stream()
+                .filter(u -> u.species().id().equals(species.id()))
+                .findFirst();
+        return useful.isPresent()
+                ? useful.flatMap(UsefulSowing::mostYears)
+                : frost.flatMap(f -> LatestSowing.of(species, f, sown));
+    }
 
     /** A value in the farm's own units, with its unit. */
     public String say(double value, Unit unit) {

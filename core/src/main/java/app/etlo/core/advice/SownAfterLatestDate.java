@@ -1,7 +1,6 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.knowledge.Species;
-import app.etlo.core.mix.LatestSowing;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.working.Source;
 import java.time.LocalDate;
@@ -16,19 +15,37 @@ final class SownAfterLatestDate extends Judgement {
                 "sown-after-latest-date",
                 Weight.THINK,
                 Step.SOW,
-                "a species is sown after its latest useful day, counted from the usual first autumn frost",
-                Source.own("Etlo's own days per species from the first autumn frost, until growth is simulated"),
+                "a species is sown after its latest useful day: by degree days of the place's weather, else counted from the usual first autumn frost",
+                Source.own("Etlo's own degree days per species to a useful stand, or days from the first autumn frost, until growth is simulated"),
                 "rough");
     }
 
     @Override
     public Stream<Note> judge(Situation s) {
+        return Stream.concat(tooLate(s), s.covers().stream().flatMap(SownAfterLatestDate.this::never));
+    }
+
+    /** Species that most years never bring to a useful stand in this window, whenever they are sown. */
+    private Stream<Note> never(Situation.Cover c) {
+        return c.sown().stream()
+                .flatMap(sown -> c.useful().stream()
+                        .filter(u -> u.mostYears().isEmpty())
+                        .map(u -> note(
+                                c.id() + "/" + u.species().id(),
+                                java.util.Optional.of(sown),
+                                u.species().name() + " reaches a useful stand in this window in only " + u.years()
+                                        + " of the years on record, even sown on its first day.",
+                                List.of("window " + c.window().map(w -> w.from() + " " + w.to()).orElse(""),
+                                        u.years() + " years"),
+                                "a wider window, or a faster species")));
+    }
+
+    private Stream<Note> tooLate(Situation s) {
         return s.covers().stream()
                 .flatMap(c -> c.sown().stream()
                         .flatMap(sown -> c.components().stream()
                                 .flatMap(k -> s
-                                        .frost()
-                                        .flatMap(f -> LatestSowing.of(k.species(), f, sown))
+                                        .latest(c, k.species(), sown)
                                         .filter(sown::isAfter)
                                         .map(latest -> late(c.id(), k.species(), sown, latest))
                                         .stream())));

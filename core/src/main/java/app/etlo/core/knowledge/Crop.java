@@ -3,6 +3,7 @@ package app.etlo.core.knowledge;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -29,7 +30,58 @@ public record Crop(
         double rootDepthM,
         boolean taproot,
         Optional<NeedFactor> need,
+        Growing growing,
         Source source) {
+
+    /**
+     * How the crop is grown.
+     *
+     * @param warm whether it is a crop of the warm season
+     * @param ceilingC what warmer hours count as, where both ends of the day are held (corn)
+     * @param maturityDegreeDays from planting to ready for harvest, degrees Celsius days; 0 for perennials, which are cut
+     * @param daysToMaturity the same in days, in a middling year
+     * @param minSoilC soil temperature at 5 cm from which it is planted
+     * @param standTarget share of the seeds sown that should stand
+     * @param yieldUnit bu, cwt, lb or t
+     * @param fragileResidue whether its residue breaks up fast
+     * @param coverAcPerLb coefficient of residue cover as published, ac/lb
+     * @param nitrogenLeftKgHa what it usually leaves for the next crop
+     * @param sharedPests pests and diseases it shares with covers
+     * @param mulchTolerance how it bears being planted through residue: good, fair or poor
+     * @param years how long it stands; above 1 for perennials
+     * @param windows kinds of window inside it
+     */
+    public record Growing(
+            boolean warm,
+            double baseC,
+            Optional<Double> ceilingC,
+            double maturityDegreeDays,
+            int daysToMaturity,
+            double minSoilC,
+            double depthCm,
+            double rowWidthCm,
+            double populationHa,
+            double standTarget,
+            String yieldUnit,
+            boolean fragileResidue,
+            double residueCN,
+            double coverAcPerLb,
+            double nitrogenLeftKgHa,
+            List<String> sharedPests,
+            String mulchTolerance,
+            double thousandSeedG,
+            int years,
+            List<String> windows,
+            Source source) {
+        public Growing {
+            sharedPests = List.copyOf(sharedPests);
+            windows = List.copyOf(windows);
+        }
+
+        public boolean isPerennial() {
+            return years > 1;
+        }
+    }
 
     /** Nitrogen needed for a unit of yield, before credits. */
     public record NeedFactor(Band value, Unit unit) {}

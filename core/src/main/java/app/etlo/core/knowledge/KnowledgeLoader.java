@@ -55,7 +55,7 @@ public final class KnowledgeLoader {
         Library<FieldOperation> operations = library("operations.csv", this::operation);
         return new Knowledge(
                 library("species.csv", this::species),
-                library("crops.csv", this::crop),
+                crops(),
                 operations,
                 plantingSystems(operations),
                 library(
@@ -160,6 +160,10 @@ public final class KnowledgeLoader {
                 inoculant,
                 r.number("maxShare", 0.01, 1),
                 (int) r.number("latestSowDaysBeforeFrost", -120, 200),
+                r.number("baseC", 0, 15),
+                r.number("usefulDegreeDays", 50, 3000),
+                r.number("establishDegreeDays", 20, 1000),
+                r.number("killC", -45, 5),
                 r.oneOf("form", FORMS),
                 source(r),
                 exceptions(r));
@@ -184,7 +188,46 @@ public final class KnowledgeLoader {
         return Collections.unmodifiableMap(found);
     }
 
-    private Crop crop(Row r) {
+    private Library<Crop> crops() {
+        Map<String, Row> growing = table("crop-growing.csv").rows().stream()
+                .collect(Collectors.toMap(r -> r.id("crop"), Function.identity(), (a, b) -> {
+                    throw b.bad("crop", "'" + b.id("crop") + "' stands twice");
+                }));
+        return library("crops.csv", r -> crop(
+                r,
+                Optional.ofNullable(growing.get(r.id("id")))
+                        .orElseThrow(() -> r.bad("id", "crop-growing.csv has no row for it"))));
+    }
+
+    private Crop.Growing growing(Row r) {
+        return new Crop.Growing(
+                r.oneOf("season", List.of("cool", "warm")).equals("warm"),
+                r.number("baseC", 0, 20),
+                r.optionalNumber("ceilingC", 20, 45),
+                r.number("maturityDegreeDays", 0, 5000),
+                (int) r.number("daysToMaturity", 30, 400),
+                r.number("minSoilC", 0, 25),
+                r.number("depthCm", 0.5, 25),
+                r.number("rowWidthCm", 10, 300),
+                r.number("populationHa", 1000, 20_000_000),
+                r.number("standTargetPercent", 20, 100) / 100,
+                r.oneOf("yieldUnit", List.of("bu", "cwt", "lb", "t")),
+                r.oneOf("residue", List.of("yes", "no")).equals("yes"),
+                r.number("residueCN", 8, 200),
+                r.number("coverAcPerLb", 0.00005, 0.01),
+                r.number("nitrogenLeftKgHa", 0, 250),
+                r.optional("sharedPests").stream()
+                        .flatMap(t -> Arrays.stream(t.split(";")))
+                        .map(String::strip)
+                        .toList(),
+                r.oneOf("mulchTolerance", List.of("good", "fair", "poor")),
+                r.number("thousandSeedG", 0.1, 100_000),
+                (int) r.number("years", 1, 10),
+                r.optional("windows").map(t -> List.of(t.split(" "))).orElse(List.of()),
+                source(r));
+    }
+
+    private Crop crop(Row r, Row growing) {
         Optional<Crop.NeedFactor> need = r.optional("needUnit")
                 .map(u -> new Crop.NeedFactor(
                         band(r, "needLow", "need", "needHigh", 0, 20),
@@ -203,6 +246,7 @@ public final class KnowledgeLoader {
                 r.number("rootDepthM", 0.1, 4),
                 r.oneOf("rootType", ROOTS).equals("tap"),
                 need,
+                growing(growing),
                 source(r));
     }
 

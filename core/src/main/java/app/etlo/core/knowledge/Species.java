@@ -14,6 +14,10 @@ import java.util.Optional;
  * @param inoculant name of its rhizobium group, for legumes
  * @param maxShare greatest share of the full rate that a blend usually bears, 0 to 1
  * @param latestSowDaysBeforeFrost days before the usual first autumn frost by which it should be sown; negative: after it
+ * @param baseC temperature below which its growth is not counted, degrees Celsius
+ * @param usefulDegreeDays from sowing to the smallest useful stand, about 1 t/ha
+ * @param establishDegreeDays from sowing until it stands well enough to pass a winter; legumes until they nodulate
+ * @param killC night temperature that ends it, hardened where it hardens
  * @param form outline in the drawing
  * @param exceptions columns whose status differs from the row's
  */
@@ -32,6 +36,10 @@ public record Species(
         Optional<String> inoculant,
         double maxShare,
         int latestSowDaysBeforeFrost,
+        double baseC,
+        double usefulDegreeDays,
+        double establishDegreeDays,
+        double killC,
         String form,
         Source source,
         Map<String, Source.Status> exceptions) {

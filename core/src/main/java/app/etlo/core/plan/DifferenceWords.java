@@ -71,7 +71,7 @@ public final class DifferenceWords {
 
     private String operation(String who, Difference d) {
         JsonNode entry = d.after().or(d::before).orElseThrow();
-        String on = values.of(entry.at("/when/on"));
+        String on = when(entry.path("when"));
         return d.after().isPresent() ? who + " on " + on : who + " on " + on + " was taken out";
     }
 
@@ -94,7 +94,21 @@ public final class DifferenceWords {
     }
 
     private String value(Optional<JsonNode> when) {
-        return values.of(when.map(w -> w.isObject() ? w.path("on") : w).orElseThrow());
+        return when.map(w -> w.isObject() ? when(w) : values.of(w)).orElse("none");
+    }
+
+    /** A date as it is meant. */
+    private String when(JsonNode date) {
+        if (date.has("degreeDays")) {
+            JsonNode sum = date.at("/degreeDays/sum");
+            return sum.isNumber() ? values.of(sum) + " °C d after planting" : "its degree days after planting";
+        }
+        if (date.has("countedBack")) {
+            JsonNode days = date.at("/countedBack/days");
+            String back = days.isNumber() ? values.of(days) + " days" : "its days to maturity";
+            return back + " before " + values.of(date.at("/countedBack/from"));
+        }
+        return values.of(date.path("on"));
     }
 
     /** Member names as words: {@code organicMatterPercent} is organic matter. */

@@ -1,14 +1,18 @@
 package app.etlo.core.plan;
 
 import app.etlo.core.advice.Note;
+import app.etlo.core.field.FrostDates;
+import app.etlo.core.field.SoilProfile;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.Blend;
+import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.plan.PlanDocument.CoverEntry;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.Window;
 import app.etlo.core.termination.Termination;
 import app.etlo.core.tillage.Pass;
+import app.etlo.core.weather.YearsAhead;
 import app.etlo.core.working.Figure;
 import java.time.LocalDate;
 import java.util.List;
@@ -20,6 +24,9 @@ import java.util.Optional;
  *
  * @param figures by id
  * @param crops cash crops in time
+ * @param dates on which the operations fall, by operation
+ * @param site the weather it is reckoned with; absent when nothing says where the field lies
+ * @param calendar what has to be decided by when, in time
  * @param laterPasses passes after the last harvest, which belong to no crop yet
  */
 public record Evaluated(
@@ -31,7 +38,13 @@ public record Evaluated(
         List<CropResult> crops,
         List<CoverResult> covers,
         List<Pass> laterPasses,
-        List<Note> notes) {
+        List<Note> notes,
+        Map<String, DatedBy> dates,
+        Optional<SiteWeather> site,
+        Optional<YearsAhead> years,
+        Optional<FrostDates> frost,
+        SoilProfile soil,
+        List<Decision> calendar) {
 
     /**
      * @param passes every pass from after the previous harvest through this one's, in time
@@ -46,7 +59,9 @@ public record Evaluated(
             Optional<LocalDate> sown,
             Optional<Termination> end,
             List<Species> species,
-            Optional<Blend> blend) {}
+            Optional<Blend> blend,
+            Optional<Window> window,
+            List<UsefulSowing> useful) {}
 
     public UnitSystem units() {
         return context.farm().units();

@@ -5,6 +5,7 @@ import app.etlo.core.advice.Weight;
 import app.etlo.core.knowledge.Group;
 import app.etlo.core.plan.PlanDocument.AnswerEntry;
 import app.etlo.core.quantity.UnitSystem;
+import app.etlo.core.rotation.WindowKind;
 import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
 import java.time.LocalDate;
@@ -26,7 +27,10 @@ public record Evaluation(
         SectionView section,
         List<NoteView> notes,
         List<LedgerLine> ledger,
-        Optional<NextDecision> next) {
+        Optional<NextDecision> next,
+        List<DateView> dates,
+        Optional<WeatherView> weather,
+        List<DecisionView> calendar) {
 
     /**
      * A figure as it is read.
@@ -48,8 +52,43 @@ public record Evaluation(
             Optional<Double> lowValue,
             Optional<Double> highValue) {}
 
+    /**
+     * @param afterCropId the crop harvested, or the crop it lies in
+     * @param sowUntil last day its kind allows sowing
+     * @param figures under which its figures stand
+     */
     public record WindowView(
-            String id, String afterCropId, String beforeCropId, LocalDate from, LocalDate to, String daysFigure) {}
+            String id,
+            WindowKind kind,
+            String words,
+            String afterCropId,
+            Optional<String> beforeCropId,
+            LocalDate from,
+            LocalDate to,
+            LocalDate sowUntil,
+            String figures,
+            String usualMethod) {}
+
+    /** A date as it falls in a middle year, with how it is found where it was not typed. */
+    public record DateView(
+            String operationId, LocalDate on, Optional<LocalDate> early, Optional<LocalDate> late, Optional<String> how) {}
+
+    /**
+     * The weather it is reckoned with.
+     *
+     * @param years whole years of the record that are played
+     */
+    public record WeatherView(String id, String name, Origin origin, String how, int years) {}
+
+    /** Weather of the section by weeks from its first day; 10/50/90 where it lies ahead. */
+    public record WeatherWeeks(
+            int recordedWeeks,
+            List<Integer> frostPercent,
+            List<Integer> rainMm,
+            List<Integer> rainHighMm,
+            List<Integer> meanLowC10,
+            List<Integer> meanC10,
+            List<Integer> meanHighC10) {}
 
     public record CropView(
             String id,
@@ -80,7 +119,19 @@ public record Evaluation(
             Optional<LocalDate> ended,
             Optional<String> endMethod,
             List<RateView> rates,
-            List<BoxView> boxes) {}
+            List<BoxView> boxes,
+            Optional<String> windowId,
+            List<LatestView> latest) {}
+
+    /** Latest useful sowing of one species: the last day from which 5, 8 and 9 years in 10 reach a useful stand. */
+    public record LatestView(
+            String species,
+            String name,
+            Optional<LocalDate> half,
+            Optional<LocalDate> mostYears,
+            Optional<LocalDate> nearlyAll,
+            int years,
+            Optional<String> figureId) {}
 
     /** One species of a mix; its figures are under {@code mix/<cover>/<species>/}. */
     public record RateView(String species, String name, Group group, boolean smallBox) {}
@@ -106,6 +157,10 @@ public record Evaluation(
     /** A consequence that stays on the screen beside the crop it belongs to. */
     public record LedgerLine(String cropId, String label, String figureId) {}
 
+    /** Something to be decided or done by a day. */
+    public record DecisionView(
+            String what, LocalDate by, Step step, String subject, String because, Optional<String> figureId) {}
+
     /** What needs a decision next. */
     public record NextDecision(String what, LocalDate date, Step step) {}
 
@@ -121,7 +176,30 @@ public record Evaluation(
             List<StandView> stands,
             List<ResidueView> residues,
             List<PassView> passes,
-            List<PinView> pins) {}
+            List<PinView> pins,
+            Optional<WeatherWeeks> weather,
+            Optional<Double> panDepthCm,
+            List<Double> layerDepthsCm) {
+
+        /** The same for a list, where weather has no room. */
+        public SectionView withoutWeather() {
+            return new SectionView(
+                    from,
+                    to,
+                    today,
+                    tileDepthCm,
+                    frosts,
+                    heightM,
+                    depthM,
+                    stands,
+                    residues,
+                    passes,
+                    pins,
+                    Optional.empty(),
+                    panDepthCm,
+                    layerDepthsCm);
+        }
+    }
 
     /** From a usual first autumn frost to the usual last spring frost after it. */
     public record FrostView(LocalDate from, LocalDate to) {}
@@ -151,7 +229,18 @@ public record Evaluation(
 
     public record ResidueView(String id, String label, LocalDate from, LocalDate to, double tHa, String figureId) {}
 
-    /** A dated operation that can be moved. */
+    /**
+     * A dated operation that can be moved.
+     *
+     * @param early the day of 1 year in 10, where weather decides it
+     */
     public record PinView(
-            String operationId, String kind, String subject, boolean cover, LocalDate date, String label) {}
+            String operationId,
+            String kind,
+            String subject,
+            boolean cover,
+            LocalDate date,
+            Optional<LocalDate> early,
+            Optional<LocalDate> late,
+            String label) {}
 }

@@ -5,23 +5,29 @@ import app.etlo.core.advice.Step;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.SeedBox;
 import app.etlo.core.mix.SeedRate;
+import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.plan.Evaluated.CoverResult;
 import app.etlo.core.plan.Evaluated.CropResult;
 import app.etlo.core.plan.Evaluation.BoxView;
 import app.etlo.core.plan.Evaluation.CoverView;
 import app.etlo.core.plan.Evaluation.CropView;
+import app.etlo.core.plan.Evaluation.DateView;
+import app.etlo.core.plan.Evaluation.DecisionView;
 import app.etlo.core.plan.Evaluation.FigureView;
+import app.etlo.core.plan.Evaluation.LatestView;
 import app.etlo.core.plan.Evaluation.LedgerLine;
 import app.etlo.core.plan.Evaluation.NextDecision;
 import app.etlo.core.plan.Evaluation.NoteView;
 import app.etlo.core.plan.Evaluation.PassView;
 import app.etlo.core.plan.Evaluation.RateView;
+import app.etlo.core.plan.Evaluation.WeatherView;
 import app.etlo.core.plan.Evaluation.WindowView;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.tillage.Pass;
+import app.etlo.core.weather.YearsAhead;
 import app.etlo.core.working.Figure;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -35,9 +41,6 @@ import java.util.Optional;
 /** Writes an evaluated plan out for reading: figures rounded and in the farm's units, notes with their answers. */
 public final class EvaluationWriter {
     public static final String CORE_VERSION = "0.1.0";
-    /** Seed is ordered about three weeks ahead. */
-    private static final int ORDER_DAYS = 21;
-
     private static final int END_DECISION_DAYS = 30;
 
     private EvaluationWriter() {}
@@ -55,19 +58,51 @@ public final class EvaluationWriter {
                 figures,
                 e.windows().stream()
                         .map(w -> new WindowView(
-                                w.after() + "-" + w.before(),
+                                w.id(),
+                                w.kind(),
+                                w.kind().words(),
                                 w.after(),
                                 w.before(),
                                 w.from(),
                                 w.to(),
-                                w.days().id()))
+                                w.sowUntil(),
+                                w.figures(),
+                                w.kind().usualMethod()))
                         .toList(),
                 e.crops().stream().map(c -> crop(c, e)).toList(),
                 e.covers().stream().map(EvaluationWriter::cover).toList(),
                 SectionWriter.write(e),
                 e.notes().stream().map(n -> note(n, e)).toList(),
                 ledger(e),
-                next(e));
+                next(e),
+                e.dates().entrySet().stream()
+                        .map(d -> new DateView(
+                                d.getKey(),
+                                d.getValue().on(),
+                                d.getValue().early(),
+                                d.getValue().late(),
+                                d.getValue().how()))
+                        .toList(),
+                e.site().map(s -> new WeatherView(
+                        s.climate().id(),
+                        s.climate().name(),
+                        s.origin(),
+                        s.how(),
+                        e.years().map(YearsAhead::count).orElse(0))),
+                e.calendar().stream()
+                        .map(d -> new DecisionView(d.what(), d.by(), d.step(), d.subject(), d.because(), d.figureId()))
+                        .toList());
+    }
+
+    static LatestView latest(UsefulSowing u) {
+        return new LatestView(
+                u.species().id(),
+                u.species().name(),
+                u.half(),
+                u.mostYears(),
+                u.nearlyAll(),
+                u.years(),
+                u.figure().map(Figure::id));
     }
 
     static FigureView figure(Figure f, UnitSystem units, String currency) {
@@ -144,7 +179,9 @@ public final class EvaluationWriter {
                                 b.species(),
                                 b.rateKgHa().id(),
                                 b.catchG().id()))
-                        .toList());
+                        .toList(),
+                c.window().map(w -> w.id()),
+                c.useful().stream().map(EvaluationWriter::latest).toList());
     }
 
     private static RateView rate(SeedRate r, List<SeedBox> boxes) {
@@ -202,13 +239,12 @@ public final class EvaluationWriter {
 
     private static Optional<NextDecision> next(Evaluated e) {
         List<NextDecision> open = new ArrayList<>();
+        e.calendar().stream()
+                .filter(d -> d.step() == Step.MIX)
+                .forEach(d -> open.add(new NextDecision(d.what(), d.by(), d.step())));
         for (CoverResult c : e.covers()) {
             Optional<LocalDate> planting = c.next().flatMap(n -> n.planted());
-            c.sown().ifPresent(d -> {
-                boolean mixed = c.blend().isPresent();
-                open.add(new NextDecision(mixed ? "order seed" : "compose the mix", d.minusDays(ORDER_DAYS), Step.MIX));
-                open.add(new NextDecision("sow cover", d, Step.SOW));
-            });
+            c.sown().ifPresent(d -> open.add(new NextDecision("sow cover", d, Step.SOW)));
             c.end().ifPresent(t -> open.add(new NextDecision("end cover", t.date(), Step.END)));
             if (c.end().isEmpty()) {
                 planting.ifPresent(

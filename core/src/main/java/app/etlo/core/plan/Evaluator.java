@@ -1,19 +1,22 @@
 package app.etlo.core.plan;
 
+import app.etlo.core.advice.FieldFacts;
 import app.etlo.core.advice.Judgements;
 import app.etlo.core.advice.Situation;
 import app.etlo.core.field.BoundaryReader;
 import app.etlo.core.field.FieldArea;
 import app.etlo.core.field.FrostDates;
+import app.etlo.core.field.SoilProfile;
+import app.etlo.core.field.SoilWaterLimits;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.Component;
 import app.etlo.core.mix.SeedLot;
 import app.etlo.core.mix.Sowing;
+import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.nitrogen.CoverCredit;
 import app.etlo.core.nitrogen.LeftToBuy;
 import app.etlo.core.nitrogen.Need;
-import app.etlo.core.plan.Context.FieldEntry;
 import app.etlo.core.plan.Context.LotEntry;
 import app.etlo.core.plan.Evaluated.CoverResult;
 import app.etlo.core.plan.Evaluated.CropResult;
@@ -26,7 +29,10 @@ import app.etlo.core.plan.PlanDocument.StandEntry;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.GrainYield;
+import app.etlo.core.rotation.InsideWindows;
 import app.etlo.core.rotation.Window;
+import app.etlo.core.rotation.WindowKind;
+import app.etlo.core.rotation.WindowOffer;
 import app.etlo.core.termination.Evidence;
 import app.etlo.core.termination.Quadrat;
 import app.etlo.core.termination.Stand;
@@ -35,15 +41,22 @@ import app.etlo.core.tillage.DisturbanceRating;
 import app.etlo.core.tillage.HarvestResidue;
 import app.etlo.core.tillage.Pass;
 import app.etlo.core.tillage.StripShare;
+import app.etlo.core.weather.FrostRisk;
+import app.etlo.core.weather.SoilWater;
+import app.etlo.core.weather.YearsAhead;
 import app.etlo.core.working.Figure;
+import app.etlo.core.working.Origin;
 import java.time.LocalDate;
 import java.time.MonthDay;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * Turns a plan document and its context into an evaluation. What a plan does not say yet simply yields no figure; nothing
@@ -59,9 +72,18 @@ public final class Evaluator {
     static final String LATER = "plant/later";
 
     private final Knowledge knowledge;
+    private final Climates climates;
 
     public Evaluator(Knowledge knowledge) {
+        this(knowledge, new Climates(knowledge));
+    }
+
+    /**
+     * @param climates shared, so that a station's years are made once
+     */
+    public Evaluator(Knowledge knowledge, Climates climates) {
         this.knowledge = knowledge;
+        this.climates = climates;
     }
 
     /**
@@ -75,10 +97,15 @@ public final class Evaluator {
         return new Run(plan, context, asOf).evaluated();
     }
 
-    /** The usual frost dates of a field, when both are entered. */
-    static Optional<FrostDates> frost(FieldEntry field) {
-        return field.lastSpringFrost()
-                .flatMap(spring -> field.firstAutumnFrost().map(autumn -> new FrostDates(day(spring), day(autumn))));
+    /** The usual frost dates of a field: as entered, else those of 5 years in 10 in its weather. */
+    private static Optional<FrostDates> frost(FieldEntry field, Optional<SiteWeather> site, LocalDate asOf) {
+        Optional<FrostRisk> risk =
+                site.flatMap(s -> FrostRisk.of(s.climate(), 0, -field.coldHollowC().orElse(0.0), asOf));
+        Optional<MonthDay> spring =
+                field.lastSpringFrost().map(Evaluator::day).or(() -> risk.flatMap(FrostRisk::lastSpringMiddle));
+        Optional<MonthDay> autumn =
+                field.firstAutumnFrost().map(Evaluator::day).or(() -> risk.flatMap(FrostRisk::firstAutumnMiddle));
+        return spring.flatMap(s -> autumn.map(a -> new FrostDates(s, a)));
     }
 
     private static MonthDay day(String monthDay) {
@@ -89,7 +116,12 @@ public final class Evaluator {
         private final PlanDocument plan;
         private final Context context;
         private final LocalDate asOf;
+        private final Optional<SiteWeather> site;
+        private final Optional<YearsAhead> years;
+        private final PlanDates dates;
         private final Timeline timeline;
+        private final SoilProfile soil;
+        private final Optional<FrostDates> frost;
         private final Map<String, Figure> figures = new LinkedHashMap<>();
         private final List<CropInTime> crops;
         private final Figure area;
@@ -98,18 +130,27 @@ public final class Evaluator {
             this.plan = plan;
             this.context = context;
             this.asOf = asOf;
-            this.timeline = new Timeline(plan, knowledge);
+            this.site = climates.of(context.field(), context.weather(), asOf);
+            this.years = site.map(s -> PlanSpan.of(plan, asOf).years(s, asOf));
+            this.dates = new PlanDates(plan, knowledge, years);
+            this.timeline = new Timeline(plan, knowledge, dates);
+            this.soil = FieldSoil.of(context.field());
+            this.frost = frost(context.field(), site, asOf);
             this.crops = timeline.crops();
             this.area = keep(area(context.field()));
         }
 
         Evaluated evaluated() {
-            List<Window> windows = Window.between(crops);
+            List<Window> windows = windows();
             windows.forEach(w -> keep(w.days()));
+            soilFigures();
+            Optional<WindowOffer> offer = years.map(this::offer);
+            offer.ifPresent(o -> windows.forEach(w -> o.of(w).forEach(this::keep)));
             List<Situation.Cover> covers = new ArrayList<>();
             List<CoverResult> coverResults = new ArrayList<>();
             for (CoverEntry entry : plan.covers()) {
-                Situation.Cover cover = cover(entry);
+                Optional<Window> window = windowOf(entry, windows);
+                Situation.Cover cover = cover(entry, window);
                 covers.add(cover);
                 coverResults.add(new CoverResult(
                         entry,
@@ -117,8 +158,12 @@ public final class Evaluator {
                         cover.sown(),
                         cover.end(),
                         cover.components().stream().map(Component::species).toList(),
-                        cover.blend()));
+                        cover.blend(),
+                        window,
+                        cover.useful()));
             }
+            List<Decision> calendar =
+                    new DecisionCalendar(context.field(), coverResults, offer, f -> keep(f)).all();
             List<CropResult> cropResults = crops(covers);
             List<Pass> later = timeline.passes().stream()
                     .filter(p -> cropResults.stream().noneMatch(c -> c.passes().contains(p)))
@@ -127,11 +172,22 @@ public final class Evaluator {
             Situation situation = new Situation(
                     asOf,
                     context.farm().units(),
-                    frost(context.field()),
+                    frost,
                     context.field().tileDepth().map(q -> q.in(Unit.CENTIMETRE)),
                     crops,
                     covers,
-                    TypedNumbers.of(plan, context, knowledge));
+                    TypedNumbers.of(plan, context, knowledge),
+                    windows,
+                    facts(),
+                    timeline.passes(),
+                    plan.crops().stream()
+                            .collect(Collectors.toMap(
+                                    CropEntry::id, c -> new PlanLookup(plan).system(c.id()), (a, b) -> a)),
+                    site.map(s -> new Situation.Weather(
+                            s.climate().name(),
+                            years.map(YearsAhead::count).orElse(0),
+                            s.origin() == Origin.ENTERED,
+                            s.climate().place().latitude())));
             return new Evaluated(
                     plan,
                     context,
@@ -141,7 +197,92 @@ public final class Evaluator {
                     cropResults,
                     coverResults,
                     later,
-                    Judgements.of(situation));
+                    Judgements.of(situation),
+                    dates.all(),
+                    site,
+                    years,
+                    frost,
+                    soil,
+                    calendar);
+        }
+
+        private FieldFacts facts() {
+            FieldEntry f = context.field();
+            return new FieldFacts(
+                    f.weeds().orElse(List.of()).stream()
+                            .map(w -> new FieldFacts.Weed(
+                                    w.name(),
+                                    w.pressure(),
+                                    w.perennial().orElse(false),
+                                    w.underControl().orElse(false)))
+                            .toList(),
+                    f.residuals().orElse(List.of()).stream()
+                            .map(r -> new FieldFacts.Residual(r.activeIngredient(), r.appliedOn(), r.intervalMonths()))
+                            .toList(),
+                    f.history().orElse(List.of()).stream()
+                            .sorted(Comparator.comparingInt(FieldEntry.Past::year))
+                            .map(FieldEntry.Past::crop)
+                            .toList(),
+                    f.certification().map(c -> !c.equals("conventional")).orElse(false),
+                    f.livestock().isPresent());
+        }
+
+        private List<Window> windows() {
+            List<Window> found = new ArrayList<>(Window.between(crops));
+            found.addAll(new InsideWindows(crops, years, frost.map(FrostDates::lastSpring)).all());
+            found.sort(Comparator.comparing(Window::from));
+            return List.copyOf(found);
+        }
+
+        private void soilFigures() {
+            keep(SoilWaterLimits.available("field/water", soil.rooted()));
+            for (int i = 0; i < soil.layers().size(); i++) {
+                SoilWaterLimits.figures("field/soil/" + (i + 1), soil.layers().get(i))
+                        .forEach(this::keep);
+            }
+        }
+
+        private WindowOffer offer(YearsAhead ahead) {
+            List<GroundCover.CoverSpan> covers = plan.covers().stream()
+                    .flatMap(c -> timeline.day("sow", c.id()).stream()
+                            .map(d -> new GroundCover.CoverSpan(d, timeline.day("end", c.id()))))
+                    .toList();
+            GroundCover ground = GroundCover.of(ahead, crops, covers);
+            double scale = context.field().evapotranspirationScale().orElse(1.0);
+            List<SoilWater.Course> water = IntStream.range(0, ahead.count())
+                    .mapToObj(y -> SoilWater.course(soil, ahead, y, ground, scale))
+                    .toList();
+            return new WindowOffer(ahead, water);
+        }
+
+        /** The window a cover stands in: inside the crop it is sown into, else the one ahead of the crop that follows. */
+        private Optional<Window> windowOf(CoverEntry cover, List<Window> windows) {
+            String crop = cover.place().cropId();
+            if (cover.place().relation().equals("into")) {
+                return windows.stream()
+                        .filter(w -> w.kind() != WindowKind.BETWEEN && w.after().equals(crop))
+                        .filter(w -> cover.place().kind().map(w.kind()::equals).orElse(true))
+                        .findFirst();
+            }
+            boolean before = cover.place().relation().equals("before");
+            return windows.stream()
+                    .filter(w -> w.kind() == WindowKind.BETWEEN)
+                    .filter(w -> before ? w.before().equals(Optional.of(crop)) : w.after().equals(crop))
+                    .findFirst();
+        }
+
+        private List<UsefulSowing> useful(String cover, List<Component> components, Optional<Window> window) {
+            if (years.isEmpty() || window.isEmpty()) {
+                return List.of();
+            }
+            Window w = window.get();
+            List<UsefulSowing> found = components.stream()
+                    .map(Component::species)
+                    .map(s -> UsefulSowing.of(
+                            s, years.get(), w.from(), w.to(), "mix/" + cover + "/" + s.id() + "/latestSowing"))
+                    .toList();
+            found.forEach(u -> keep(u.figure()));
+            return found;
         }
 
         private Figure keep(Figure figure) {
@@ -153,7 +294,7 @@ public final class Evaluator {
             figure.ifPresent(this::keep);
         }
 
-        private Situation.Cover cover(CoverEntry entry) {
+        private Situation.Cover cover(CoverEntry entry, Optional<Window> window) {
             Optional<LocalDate> sown = timeline.day("sow", entry.id());
             Optional<CropInTime> next = next(entry);
             Optional<Termination> end = end(entry.id());
@@ -174,7 +315,17 @@ public final class Evaluator {
                 keep(c.released());
                 keep(c.credit());
             });
-            return new Situation.Cover(entry.id(), next, sown, end, components, blend, stand, credit);
+            return new Situation.Cover(
+                    entry.id(),
+                    next,
+                    sown,
+                    end,
+                    components,
+                    blend,
+                    stand,
+                    credit,
+                    window,
+                    useful(entry.id(), components, window));
         }
 
         private Optional<Termination> end(String cover) {

@@ -121,6 +121,9 @@ final class PlanCheck {
             problem(at + "/subject", "a " + op.kind() + " names the crop or cover it is done to");
         }
         boolean ofCrop = op.subject().map(cropIds::contains).orElse(false);
+        if (!ofCrop && op.when().on().isEmpty()) {
+            problem(at + "/when", "only a crop's own dates follow degree days or a market date; give a day");
+        }
         ParamsEntry p = op.params().orElse(ParamsEntry.NONE);
         String here = at + "/params";
         p.method()

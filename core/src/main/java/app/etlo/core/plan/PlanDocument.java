@@ -1,6 +1,7 @@
 package app.etlo.core.plan;
 
 import app.etlo.core.quantity.Quantity;
+import app.etlo.core.rotation.WindowKind;
 import app.etlo.core.termination.Evidence;
 import java.time.LocalDate;
 import java.util.List;
@@ -35,8 +36,17 @@ public record PlanDocument(
                 SCHEMA_VERSION, id, fieldId, Optional.empty(), List.of(), List.of(), List.of(), List.of());
     }
 
-    /** A cash crop; its dates are its sow and harvest operations. */
-    public record CropEntry(String id, String crop, Optional<Quantity> yieldGoal, Optional<NitrogenEntry> nitrogen) {}
+    /**
+     * A cash crop; its dates are its sow and harvest operations.
+     *
+     * @param turnaroundDays from its harvest until the drill can go; none when absent
+     */
+    public record CropEntry(
+            String id,
+            String crop,
+            Optional<Quantity> yieldGoal,
+            Optional<Integer> turnaroundDays,
+            Optional<NitrogenEntry> nitrogen) {}
 
     /**
      * How the crop's nitrogen is reckoned.
@@ -58,8 +68,12 @@ public record PlanDocument(
             Optional<MixEntry> mix,
             Optional<StandEntry> stand) {}
 
-    /** Where a cover stands: after, into or before a cash crop. */
-    public record PlaceEntry(String relation, String cropId) {}
+    /**
+     * Where a cover stands: after, into or before a cash crop.
+     *
+     * @param kind of the window, for a cover that is sown into a crop
+     */
+    public record PlaceEntry(String relation, String cropId, Optional<WindowKind> kind) {}
 
     public record MixEntry(String method, List<ComponentEntry> components, Optional<Double> wastePercent) {
         public MixEntry {
@@ -98,7 +112,27 @@ public record PlanDocument(
             Optional<String> zone,
             Optional<ParamsEntry> params) {}
 
-    public record DateEntry(LocalDate on) {}
+    /** A date as it is meant: typed, reached by degree days, or counted back from another; one of the three. */
+    public record DateEntry(
+            Optional<LocalDate> on, Optional<DegreeDaysEntry> degreeDays, Optional<CountedBackEntry> countedBack) {
+        public static DateEntry on(LocalDate day) {
+            return new DateEntry(Optional.of(day), Optional.empty(), Optional.empty());
+        }
+    }
+
+    /**
+     * The day so many degree days after the planting of the crop.
+     *
+     * @param sum degrees Celsius days by the crop's own base and method; the crop's to maturity when absent
+     */
+    public record DegreeDaysEntry(Optional<Double> sum) {}
+
+    /**
+     * The day so many days before a market date.
+     *
+     * @param days the crop's days to maturity when absent
+     */
+    public record CountedBackEntry(LocalDate from, Optional<Integer> days) {}
 
     /** What an operation may carry; which of them counts depends on its kind. */
     public record ParamsEntry(
@@ -131,6 +165,25 @@ public record PlanDocument(
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty());
+
+        /** The same with another method. */
+        ParamsEntry sownBy(String way) {
+            return new ParamsEntry(
+                    Optional.of(way),
+                    operation,
+                    system,
+                    stripWidth,
+                    rowWidth,
+                    lateness,
+                    seedbed,
+                    purpose,
+                    sownArea,
+                    catchWidth,
+                    catchDistance,
+                    speed,
+                    depth,
+                    sharePercent);
+        }
     }
 
     /** An adviser's answer to a note; it holds as long as the note's facts are the same. */

@@ -16,6 +16,11 @@ record PlanLookup(PlanDocument plan) {
         return operation(kind, subject).flatMap(OperationEntry::params).orElse(ParamsEntry.NONE);
     }
 
+    /** What a crop's entry says, by its id. */
+    Optional<PlanDocument.CropEntry> crop(String id) {
+        return plan.crops().stream().filter(c -> c.id().equals(id)).findFirst();
+    }
+
     /** The planting system of a crop; no-till when the plan names none. */
     String system(String cropId) {
         return params("sow", cropId).system().orElse("no-till");

@@ -52,7 +52,7 @@ final class SectionWriter {
 
     private SectionWriter(Evaluated e) {
         this.e = e;
-        this.frost = Evaluator.frost(e.context().field());
+        this.frost = e.frost();
         this.course = new TypicalCourse(frost);
     }
 
@@ -75,7 +75,7 @@ final class SectionWriter {
                         e.laterPasses().stream().map(p -> EvaluationWriter.pass(Evaluator.LATER, p, false)))
                 .toList();
         List<PinView> pins = e.plan().operations().stream()
-                .map(this::pin)
+                .flatMap(o -> pin(o).stream())
                 .sorted(Comparator.comparing(PinView::date))
                 .toList();
         Span span = span(Stream.concat(
@@ -97,7 +97,13 @@ final class SectionWriter {
                 stands,
                 residues(span.to()),
                 passes,
-                pins);
+                pins,
+                e.years().map(y -> WeatherRibbon.of(y, span.from(), span.to(), e.asOf())),
+                e.context().field().panDepth().map(q -> q.in(Unit.CENTIMETRE)),
+                e.context().field().layers().stream()
+                        .flatMap(List::stream)
+                        .map(l -> l.depth().in(Unit.CENTIMETRE))
+                        .toList());
     }
 
     private record Span(LocalDate from, LocalDate to) {}
@@ -246,7 +252,7 @@ final class SectionWriter {
         return p.shareDisturbed() >= BURYING_SHARE && p.operation().depthCm() >= BURYING_DEPTH_CM;
     }
 
-    private PinView pin(OperationEntry o) {
+    private Optional<PinView> pin(OperationEntry o) {
         String subject = o.subject().orElse("");
         boolean cover = e.covers().stream().anyMatch(c -> c.entry().id().equals(subject));
         String word = switch (o.kind()) {
@@ -255,6 +261,7 @@ final class SectionWriter {
             case "harvest" -> "Harvest";
             default -> "Pass";
         };
-        return new PinView(o.id(), o.kind(), subject, cover, o.when().on(), word);
+        return Optional.ofNullable(e.dates().get(o.id()))
+                .map(d -> new PinView(o.id(), o.kind(), subject, cover, d.on(), d.early(), d.late(), word));
     }
 }

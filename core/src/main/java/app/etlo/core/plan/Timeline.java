@@ -20,15 +20,17 @@ final class Timeline {
     private final PlanDocument plan;
     private final Knowledge knowledge;
     private final PlanLookup lookup;
+    private final PlanDates dates;
 
-    Timeline(PlanDocument plan, Knowledge knowledge) {
+    Timeline(PlanDocument plan, Knowledge knowledge, PlanDates dates) {
         this.plan = plan;
         this.knowledge = knowledge;
         this.lookup = new PlanLookup(plan);
+        this.dates = dates;
     }
 
     Optional<LocalDate> day(String kind, String subject) {
-        return lookup.operation(kind, subject).map(o -> o.when().on());
+        return lookup.operation(kind, subject).flatMap(dates::day);
     }
 
     ParamsEntry params(String kind, String subject) {
@@ -43,6 +45,7 @@ final class Timeline {
                         knowledge.crops().get(c.crop()),
                         day("sow", c.id()),
                         day("harvest", c.id()),
+                        c.turnaroundDays().orElse(0),
                         c.yieldGoal()))
                 .sorted(Comparator.comparing(c -> c.planted().or(c::harvested).orElse(LocalDate.MAX)))
                 .toList();
@@ -91,7 +94,7 @@ final class Timeline {
                             .forEach(o -> all.add(Pass.usual(
                                     c.id() + "-" + o, d, knowledge.operations().get(o)))));
         });
-        plan.operations().stream().filter(o -> o.kind().equals("pass")).forEach(o -> all.add(own(o)));
+        plan.operations().stream().filter(o -> o.kind().equals("pass")).forEach(o -> dates.day(o).ifPresent(d -> all.add(own(o, d))));
         all.sort(Comparator.comparing(Pass::date));
         return List.copyOf(all);
     }
@@ -106,11 +109,11 @@ final class Timeline {
         return knowledge.operations().get(tool);
     }
 
-    private Pass own(OperationEntry o) {
+    private Pass own(OperationEntry o, LocalDate day) {
         ParamsEntry p = o.params().orElse(ParamsEntry.NONE);
         return new Pass(
                 o.id(),
-                o.when().on(),
+                day,
                 knowledge.operations().get(p.operation().orElseThrow()),
                 p.speed(),
                 p.depth(),

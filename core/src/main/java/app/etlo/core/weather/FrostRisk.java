@@ -34,15 +34,16 @@ public record FrostRisk(
      * The risk in a climate; empty when no winter is whole.
      *
      * @param offsetC added to the nights: below 0 for a cold hollow
+     * @param asOf only seasons that are over on this day
      */
-    public static Optional<FrostRisk> of(Climate climate, double thresholdC, double offsetC) {
+    public static Optional<FrostRisk> of(Climate climate, double thresholdC, double offsetC, LocalDate asOf) {
         MonthDay midsummer = climate.place().isSouthern() ? MonthDay.of(1, 15) : MonthDay.of(7, 15);
         List<Season> seasons = new ArrayList<>();
         WeatherSeries w = climate.series();
         for (int year = w.first().getYear(); year < w.end().getYear(); year++) {
             LocalDate from = midsummer.atYear(year);
             LocalDate to = midsummer.atYear(year + 1);
-            if (!from.isBefore(w.first()) && !to.isAfter(w.end())) {
+            if (!from.isBefore(w.first()) && !to.isAfter(w.end()) && !to.isAfter(asOf)) {
                 seasons.add(season(w, w.index(from), w.index(to), thresholdC - offsetC));
             }
         }

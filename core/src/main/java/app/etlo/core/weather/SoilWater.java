@@ -104,12 +104,17 @@ public final class SoilWater {
         }
     }
 
-    /** Plays one member of the years ahead from field capacity. */
-    public static Course course(SoilProfile profile, YearsAhead years, int member, IntFunction<WaterUse> use) {
+    /**
+     * Plays one member of the years ahead from field capacity.
+     *
+     * @param scale factor on the reference evapotranspiration for a windy or humid place
+     */
+    public static Course course(
+            SoilProfile profile, YearsAhead years, int member, IntFunction<WaterUse> use, double scale) {
         SoilWater soil = new SoilWater(profile);
         Course course = new Course(years.days());
         for (int d = 0; d < years.days(); d++) {
-            soil.pass(years.rainMm(member, d), years.et0Mm(member, d), use.apply(d));
+            soil.pass(years.rainMm(member, d), years.et0Mm(member, d) * scale, use.apply(d));
             course.availableMm[d] = soil.availableMm();
             course.topShare[d] = soil.topShare();
         }

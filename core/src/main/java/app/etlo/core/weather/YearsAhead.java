@@ -34,11 +34,14 @@ public final class YearsAhead {
         if (climate.years().isEmpty()) {
             throw new IllegalArgumentException("no whole year of weather");
         }
+        List<Integer> past =
+                climate.years().stream().filter(y -> y < asOf.getYear()).toList();
         this.climate = climate;
         this.forecast = forecast;
         this.from = from;
         this.days = (int) Math.max(0, ChronoUnit.DAYS.between(from, to));
-        this.years = climate.years();
+        // what is still to come on that day is no part of the record; a series from later years is all there is then
+        this.years = past.isEmpty() ? climate.years() : past;
         this.index = new int[years.size()][days];
         int[][] starts = starts();
         WeatherSeries series = climate.series();

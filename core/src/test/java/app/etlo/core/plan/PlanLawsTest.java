@@ -54,7 +54,7 @@ class PlanLawsTest {
             Optional<Quantity> goal = r.nextInt(4) == 0
                     ? Optional.empty()
                     : Optional.of(new Quantity(r.nextDouble() * 12, r.nextBoolean() ? Unit.T_PER_HA : Unit.TON_PER_AC));
-            cropEntries.add(new CropEntry("c" + i, crop.id(), goal, Optional.empty()));
+            cropEntries.add(new CropEntry("c" + i, crop.id(), goal, Optional.empty(), Optional.empty()));
             dated(operations, r, "sow", "c" + i);
             dated(operations, r, "harvest", "c" + i);
             if (r.nextBoolean()) {
@@ -72,7 +72,7 @@ class PlanLawsTest {
                     "o" + operations.size(),
                     kind,
                     Optional.of(subject),
-                    new DateEntry(FIRST.plusDays(r.nextInt(1400))),
+                    DateEntry.on(FIRST.plusDays(r.nextInt(1400))),
                     Optional.empty(),
                     Optional.empty(),
                     Optional.empty()));
@@ -95,7 +95,7 @@ class PlanLawsTest {
                         Optional.empty()));
         return new CoverEntry(
                 id,
-                new PlaceEntry("before", crop),
+                new PlaceEntry("before", crop, Optional.empty()),
                 Optional.empty(),
                 Optional.of(new MixEntry("share", components, Optional.empty())),
                 stand);
@@ -151,7 +151,8 @@ class PlanLawsTest {
         e.crops().forEach(c -> c.passes().forEach(p -> counted.add(p.id() + p.date())));
         e.laterPasses().forEach(p -> counted.add(p.id() + p.date()));
         assertThat(counted).doesNotHaveDuplicates();
-        assertThat(counted).hasSameSizeAs(new Timeline(plan, Plans.KNOWLEDGE).passes());
+        assertThat(counted).hasSameSizeAs(new Timeline(
+                plan, Plans.KNOWLEDGE, new PlanDates(plan, Plans.KNOWLEDGE, Optional.empty())).passes());
     }
 
     @Property(tries = 100)

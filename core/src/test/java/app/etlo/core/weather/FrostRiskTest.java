@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 /** Against a series in which every frost was put by hand. */
 class FrostRiskTest {
     private static final LocalDate FIRST = LocalDate.of(2000, 1, 1);
+    private static final LocalDate LATER = LocalDate.of(2020, 1, 1);
 
     /** Five winters, no other frost; the last spring frosts and first autumn frosts are what was put in. */
     private static Climate climate(double latitude, LocalDate... frosts) {
@@ -40,7 +41,7 @@ class FrostRiskTest {
                 LocalDate.of(2004, 5, 10),
                 LocalDate.of(2004, 10, 26),
                 LocalDate.of(2005, 5, 20));
-        FrostRisk risk = FrostRisk.of(c, 0, 0).orElseThrow();
+        FrostRisk risk = FrostRisk.of(c, 0, 0, LATER).orElseThrow();
         assertThat(risk.seasons()).isEqualTo(5);
         // ordered first autumn frosts 10, 14, 18, 22, 26 October: at (5 - 1) * 0.1 = 0.4 between the first two lies 11.6
         assertThat(risk.firstAutumnEarly()).contains(MonthDay.of(10, 12));
@@ -55,7 +56,7 @@ class FrostRiskTest {
     @Test
     void a_winter_without_frost_counts_as_one_in_which_it_came_latest() {
         FrostRisk risk = FrostRisk.of(
-                        climate(45, LocalDate.of(2000, 11, 1), LocalDate.of(2001, 11, 1), LocalDate.of(2002, 11, 1)), 0, 0)
+                        climate(45, LocalDate.of(2000, 11, 1), LocalDate.of(2001, 11, 1), LocalDate.of(2002, 11, 1)), 0, 0, LATER)
                 .orElseThrow();
         assertThat(risk.without()).isEqualTo(2);
         assertThat(risk.firstAutumnMiddle()).contains(MonthDay.of(11, 1));
@@ -63,10 +64,17 @@ class FrostRiskTest {
     }
 
     @Test
+    void seasons_still_to_come_are_no_part_of_the_record() {
+        Climate c = climate(45, LocalDate.of(2000, 11, 1), LocalDate.of(2001, 11, 1));
+        assertThat(FrostRisk.of(c, 0, 0, LocalDate.of(2002, 1, 1)).orElseThrow().seasons())
+                .isEqualTo(1);
+    }
+
+    @Test
     void a_hollow_freezes_where_the_screen_does_not() {
         Climate c = climate(45);
-        assertThat(FrostRisk.of(c, 0, 0).orElseThrow().firstAutumnMiddle()).isEmpty();
-        assertThat(FrostRisk.of(c, 0, -6).orElseThrow().firstAutumnMiddle()).isPresent();
+        assertThat(FrostRisk.of(c, 0, 0, LATER).orElseThrow().firstAutumnMiddle()).isEmpty();
+        assertThat(FrostRisk.of(c, 0, -6, LATER).orElseThrow().firstAutumnMiddle()).isPresent();
     }
 
     @Test
@@ -83,7 +91,7 @@ class FrostRiskTest {
                 LocalDate.of(2003, 9, 20),
                 LocalDate.of(2004, 5, 10),
                 LocalDate.of(2004, 9, 20));
-        FrostRisk risk = FrostRisk.of(c, 0, 0).orElseThrow();
+        FrostRisk risk = FrostRisk.of(c, 0, 0, LATER).orElseThrow();
         assertThat(risk.firstAutumnMiddle()).isEqualTo(Optional.of(MonthDay.of(5, 10)));
         assertThat(risk.lastSpringMiddle()).isEqualTo(Optional.of(MonthDay.of(9, 20)));
     }

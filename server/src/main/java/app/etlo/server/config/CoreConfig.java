@@ -2,6 +2,7 @@ package app.etlo.server.config;
 
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
+import app.etlo.core.plan.Climates;
 import app.etlo.core.plan.Evaluator;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.PlanReader;
@@ -29,8 +30,13 @@ class CoreConfig {
     }
 
     @Bean
-    Evaluator evaluator(Knowledge knowledge) {
-        return new Evaluator(knowledge);
+    Climates climates(Knowledge knowledge) {
+        return new Climates(knowledge);
+    }
+
+    @Bean
+    Evaluator evaluator(Knowledge knowledge, Climates climates) {
+        return new Evaluator(knowledge, climates);
     }
 
     @Bean

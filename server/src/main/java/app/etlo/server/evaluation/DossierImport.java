@@ -8,6 +8,7 @@ import app.etlo.core.plan.Refused;
 import app.etlo.server.farm.FarmStore;
 import app.etlo.server.plan.PlanStore;
 import app.etlo.server.seed.SeedStore;
+import app.etlo.server.weather.WeatherStore;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -28,8 +29,11 @@ public class DossierImport {
     private final SeedStore seed;
     private final PlanStore plans;
     private final Knowledge knowledge;
+    private final WeatherStore weather;
 
-    DossierImport(FarmStore farms, SeedStore seed, PlanStore plans, Knowledge knowledge) {
+    DossierImport(
+            FarmStore farms, SeedStore seed, PlanStore plans, Knowledge knowledge, WeatherStore weather) {
+        this.weather = weather;
         this.farms = farms;
         this.seed = seed;
         this.plans = plans;
@@ -62,6 +66,7 @@ public class DossierImport {
                 seed.put(Optional.empty(), lot, author);
             }
         }
+        context.weather().filter(w -> weather.find(w.id()).isEmpty()).ifPresent(weather::put);
         var plan = dossier.plan();
         if (plans.holds(plan.id())) {
             plans.replace(plan, author);

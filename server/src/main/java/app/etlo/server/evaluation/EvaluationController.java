@@ -1,10 +1,15 @@
 package app.etlo.server.evaluation;
 
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.plan.ClimateView;
 import app.etlo.core.plan.Evaluated;
 import app.etlo.core.plan.Evaluation;
 import app.etlo.core.plan.EvaluationWriter;
+import app.etlo.core.plan.LatestSowings;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.Rotations;
+import app.etlo.core.plan.Widening;
 import app.etlo.core.plan.WorkingView;
 import app.etlo.core.working.Figure;
 import app.etlo.server.access.Access;
@@ -12,16 +17,22 @@ import app.etlo.server.access.Access.Who;
 import app.etlo.server.documents.NotFound;
 import app.etlo.server.limits.Limited;
 import java.time.LocalDate;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Evaluates plans, saved or not. */
 @RestController
 class EvaluationController {
     private final Evaluations evaluations;
+    private final Knowledge knowledge;
 
-    EvaluationController(Evaluations evaluations) {
+    EvaluationController(Evaluations evaluations, Knowledge knowledge) {
+        this.knowledge = knowledge;
         this.evaluations = evaluations;
     }
 
@@ -49,6 +60,45 @@ class EvaluationController {
     @PostMapping("/api/evaluations")
     Evaluation evaluate(@RequestBody EvaluationRequest request) {
         return EvaluationWriter.write(evaluations.evaluate(request.plan(), request.asOf()));
+    }
+
+    record WindowRequest(PlanDocument plan, LocalDate asOf, String windowId) {
+        WindowRequest {
+            if (plan == null || asOf == null || windowId == null) {
+                throw new Refused("", "a window needs plan, asOf and windowId");
+            }
+        }
+    }
+
+    /** What would widen a window, best first, each with the plan as it would be. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping("/api/windows/proposals")
+    Widening.Proposals proposals(@RequestBody WindowRequest request) {
+        return Widening.of(knowledge, evaluations.evaluate(request.plan(), request.asOf()), request.windowId());
+    }
+
+    /** The latest useful sowing of every species in a window. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping("/api/windows/species")
+    List<Evaluation.LatestView> species(@RequestBody WindowRequest request) {
+        return LatestSowings.of(knowledge, evaluations.evaluate(request.plan(), request.asOf()), request.windowId());
+    }
+
+    /** The rotation once more behind itself. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping("/api/rotations/repeated")
+    PlanDocument repeated(@RequestBody EvaluationRequest request) {
+        return Rotations.repeated(evaluations.evaluate(request.plan(), request.asOf()));
+    }
+
+    /** The weather of a field: months, frosts, days to work on its soil. */
+    @Access(Who.MEMBER)
+    @GetMapping("/api/fields/{fieldId}/climate")
+    ClimateView climate(@PathVariable String fieldId, @RequestParam LocalDate asOf) {
+        return evaluations.climate(fieldId, asOf);
     }
 
     @Limited(Limited.Kind.EVALUATE)

@@ -1,14 +1,18 @@
 package app.etlo.server.evaluation;
 
+import app.etlo.core.plan.ClimateView;
+import app.etlo.core.plan.Climates;
 import app.etlo.core.plan.Context;
-import app.etlo.core.plan.Context.FieldEntry;
+import app.etlo.core.plan.FieldEntry;
 import app.etlo.core.plan.Context.LotEntry;
 import app.etlo.core.plan.Dossier;
 import app.etlo.core.plan.Evaluated;
 import app.etlo.core.plan.Evaluator;
 import app.etlo.core.plan.PlanDocument;
+import app.etlo.server.documents.NotFound;
 import app.etlo.server.farm.FarmStore;
 import app.etlo.server.seed.SeedStore;
+import app.etlo.server.weather.WeatherStore;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
@@ -23,8 +27,12 @@ public class Evaluations {
     private final FarmStore farms;
     private final SeedStore seed;
     private final Evaluator evaluator;
+    private final WeatherStore weather;
+    private final Climates climates;
 
-    Evaluations(FarmStore farms, SeedStore seed, Evaluator evaluator) {
+    Evaluations(FarmStore farms, SeedStore seed, Evaluator evaluator, WeatherStore weather, Climates climates) {
+        this.climates = climates;
+        this.weather = weather;
         this.farms = farms;
         this.seed = seed;
         this.evaluator = evaluator;
@@ -38,6 +46,15 @@ public class Evaluations {
         return Dossier.of(plan, context(plan));
     }
 
+    /** The weather a field is reckoned with. */
+    public ClimateView climate(String fieldId, LocalDate asOf) {
+        FieldEntry field = farms.field(fieldId);
+        return climates.of(field, field.weather().flatMap(weather::find), asOf)
+                .map(s -> ClimateView.of(
+                        s, field, asOf, farms.farm(field.farmId()).units()))
+                .orElseThrow(() -> new NotFound("weather: say where the field lies, or choose a station"));
+    }
+
     private Context context(PlanDocument plan) {
         FieldEntry field = farms.field(plan.fieldId());
         Set<String> named = plan.covers().stream()
@@ -48,6 +65,7 @@ public class Evaluations {
         List<LotEntry> lots = named.isEmpty()
                 ? List.of()
                 : seed.all().stream().filter(l -> named.contains(l.id())).toList();
-        return new Context(farms.farm(field.farmId()), field, lots);
+        return new Context(
+                farms.farm(field.farmId()), field, lots, field.weather().flatMap(weather::find));
     }
 }

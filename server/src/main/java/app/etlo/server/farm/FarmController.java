@@ -3,22 +3,28 @@ package app.etlo.server.farm;
 import app.etlo.core.field.BoundaryReader;
 import app.etlo.core.field.FieldArea;
 import app.etlo.core.plan.Context.FarmEntry;
-import app.etlo.core.plan.Context.FieldEntry;
+import app.etlo.core.plan.FieldEntry;
 import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.SoilTestCsv;
 import app.etlo.core.quantity.Unit;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;
 import app.etlo.server.limits.Limited;
 import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Farms, fields and their outlines. */
@@ -84,6 +90,26 @@ class FarmController {
             throw new Refused("/mine/id", "the address names another field");
         }
         return store.put(save.base(), save.mine(), adviser.email());
+    }
+
+    /**
+     * Looks at a laboratory's table of soil tests before any is kept.
+     *
+     * @param map value:column for columns that are not to be guessed
+     */
+    @Limited(Limited.Kind.IMPORT)
+    @Access(Who.MEMBER)
+    @PostMapping(value = "/api/soil-tests/tables", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    SoilTestCsv.SoilTestTable soilTests(@RequestBody byte[] file, @RequestParam Optional<List<String>> map) {
+        Map<String, String> mapping = new HashMap<>();
+        map.orElse(List.of()).forEach(m -> {
+            int at = m.indexOf(':');
+            if (at < 1 || !SoilTestCsv.values().contains(m.substring(0, at))) {
+                throw new Refused("/map", "value:column, the value one of " + SoilTestCsv.values());
+            }
+            mapping.put(m.substring(0, at), m.substring(at + 1));
+        });
+        return SoilTestCsv.read(new String(file, StandardCharsets.UTF_8), mapping);
     }
 
     /** Looks at a GeoJSON file before it is taken: its area, or what is wrong at which place. */

@@ -1,7 +1,8 @@
 package app.etlo.server.farm;
 
+import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.Context.FarmEntry;
-import app.etlo.core.plan.Context.FieldEntry;
+import app.etlo.core.plan.FieldEntry;
 import app.etlo.core.plan.ContextCheck;
 import app.etlo.core.plan.Json;
 import app.etlo.core.plan.Refused;
@@ -23,8 +24,15 @@ public class FarmStore {
     private final FieldRepository fields;
     private final DocumentText text;
     private final SharedDocuments shared;
+    private final Knowledge knowledge;
 
-    FarmStore(FarmRepository farms, FieldRepository fields, DocumentText text, SharedDocuments shared) {
+    FarmStore(
+            FarmRepository farms,
+            FieldRepository fields,
+            DocumentText text,
+            SharedDocuments shared,
+            Knowledge knowledge) {
+        this.knowledge = knowledge;
         this.farms = farms;
         this.fields = fields;
         this.text = text;
@@ -104,7 +112,7 @@ public class FarmStore {
      * @throws app.etlo.server.documents.DocumentConflict when somebody else changed the same
      */
     public FieldEntry put(Optional<FieldEntry> base, FieldEntry mine, String author) {
-        ContextCheck.field(mine);
+        ContextCheck.field(mine, knowledge);
         FarmEntry farm = findFarm(mine.farmId())
                 .orElseThrow(() -> new Refused("/farmId", "there is no such farm in this practice"));
         Optional<FieldRow> found = fields.lockByRef(mine.id());
@@ -112,7 +120,7 @@ public class FarmStore {
                 shared.merged(found.map(FieldRow::document), base.map(Json::write), Json.write(mine), farm.currency()),
                 FieldEntry.class);
         String merged = Json.write(field);
-        ContextCheck.field(field);
+        ContextCheck.field(field, knowledge);
         FieldRow row = found.orElseGet(() -> new FieldRow(mine.id(), mine.farmId()));
         if (!merged.equals(row.document())) {
             row.moveTo(field.farmId());

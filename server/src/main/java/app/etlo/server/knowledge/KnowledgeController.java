@@ -2,6 +2,7 @@ package app.etlo.server.knowledge;
 
 import app.etlo.core.advice.Judgements;
 import app.etlo.core.knowledge.Aim;
+import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.FieldOperation;
 import app.etlo.core.knowledge.Group;
 import app.etlo.core.knowledge.Knowledge;
@@ -14,6 +15,7 @@ import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -31,7 +33,20 @@ class KnowledgeController {
 
     record SpeciesChoice(String id, String name, String botanical, String family, Group group, boolean legume) {}
 
-    record CropChoice(String id, String name, String family, boolean bushels, boolean needByYield, String needUnit) {}
+    /** What the screen shows of a cash crop. */
+    record CropChoice(
+            String id,
+            String name,
+            String family,
+            Group group,
+            boolean bushels,
+            boolean needByYield,
+            String needUnit,
+            double heightM,
+            double rootDepthM,
+            Optional<Double> testWeightLbBu,
+            Optional<Double> harvestIndex,
+            Crop.Growing growing) {}
 
     record JudgementView(String name, String weight, String speaks, String source) {}
 
@@ -66,9 +81,15 @@ class KnowledgeController {
                                 c.id(),
                                 c.name(),
                                 c.family(),
+                                c.group(),
                                 c.testWeightLbBu().isPresent(),
                                 c.need().isPresent(),
-                                c.need().map(n -> n.unit().symbol()).orElse("kg/t")))
+                                c.need().map(n -> n.unit().symbol()).orElse("kg/t"),
+                                c.heightM(),
+                                c.rootDepthM(),
+                                c.testWeightLbBu(),
+                                c.harvestIndex(),
+                                c.growing()))
                         .toList(),
                 choices(
                         knowledge.operations().all().stream()

@@ -28,8 +28,10 @@ class PlanController {
 
     private final PlanStore store;
     private final FarmStore farms;
+    private final RotationCopies copies;
 
-    PlanController(PlanStore store, FarmStore farms) {
+    PlanController(PlanStore store, FarmStore farms, RotationCopies copies) {
+        this.copies = copies;
         this.store = store;
         this.farms = farms;
     }
@@ -101,6 +103,25 @@ class PlanController {
             @AuthenticationPrincipal Adviser adviser) {
         return store.merge(
                 named(planId, plan), base, Headers.revision(head), Headers.requestId(requestId), adviser.email());
+    }
+
+    record Fields(List<String> fieldIds) {
+        Fields {
+            if (fieldIds == null) {
+                throw new Refused("/fieldIds", "the fields to take the rotation to are missing");
+            }
+        }
+    }
+
+    /** Takes the rotation to other fields. */
+    @Access(Who.MEMBER)
+    @PostMapping("/api/plans/{planId}/fields")
+    List<RotationCopies.Copied> toFields(
+            @PathVariable String planId,
+            @RequestHeader(Headers.REQUEST_ID) String requestId,
+            @RequestBody Fields to,
+            @AuthenticationPrincipal Adviser adviser) {
+        return copies.to(planId, to.fieldIds(), Headers.requestId(requestId), adviser.email());
     }
 
     @Access(Who.MEMBER)

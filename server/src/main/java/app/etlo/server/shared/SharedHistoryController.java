@@ -2,7 +2,7 @@ package app.etlo.server.shared;
 
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.Context.FarmEntry;
-import app.etlo.core.plan.Context.FieldEntry;
+import app.etlo.core.plan.FieldEntry;
 import app.etlo.core.plan.Context.LotEntry;
 import app.etlo.core.plan.DifferenceWords;
 import app.etlo.core.plan.Json;

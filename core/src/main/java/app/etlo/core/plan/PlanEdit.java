@@ -1,0 +1,153 @@
+package app.etlo.core.plan;
+
+import app.etlo.core.plan.PlanDocument.AnswerEntry;
+import app.etlo.core.plan.PlanDocument.CountedBackEntry;
+import app.etlo.core.plan.PlanDocument.CoverEntry;
+import app.etlo.core.plan.PlanDocument.CropEntry;
+import app.etlo.core.plan.PlanDocument.DateEntry;
+import app.etlo.core.plan.PlanDocument.MixEntry;
+import app.etlo.core.plan.PlanDocument.OperationEntry;
+import app.etlo.core.plan.PlanDocument.ParamsEntry;
+import app.etlo.core.plan.PlanDocument.PlaceEntry;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Changes of a whole plan: dates moved, a crop exchanged, a rotation repeated or taken to another field. */
+final class PlanEdit {
+    private PlanEdit() {}
+
+    static PlanDocument with(
+            PlanDocument p, List<CropEntry> crops, List<CoverEntry> covers, List<OperationEntry> operations) {
+        return new PlanDocument(
+                p.schemaVersion(), p.id(), p.fieldId(), p.name(), crops, covers, operations, p.answers());
+    }
+
+    /** The plan with the operation of a kind on a subject dated; added when there is none. */
+    static PlanDocument dated(PlanDocument p, String kind, String subject, LocalDate day) {
+        List<OperationEntry> operations = new ArrayList<>();
+        boolean there = false;
+        for (OperationEntry o : p.operations()) {
+            boolean it = o.kind().equals(kind) && o.subject().equals(Optional.of(subject));
+            there |= it;
+            operations.add(
+                    it
+                            ? new OperationEntry(
+                                    o.id(), o.kind(), o.subject(), DateEntry.on(day), o.seq(), o.zone(), o.params())
+                            : o);
+        }
+        if (!there) {
+            operations.add(operation(fresh(p, "o"), kind, subject, day, Optional.empty()));
+        }
+        return with(p, p.crops(), p.covers(), operations);
+    }
+
+    static OperationEntry operation(
+            String id, String kind, String subject, LocalDate day, Optional<ParamsEntry> params) {
+        return new OperationEntry(
+                id, kind, Optional.of(subject), DateEntry.on(day), Optional.empty(), Optional.empty(), params);
+    }
+
+    /** The plan with a crop exchanged for another of the library. */
+    static PlanDocument exchanged(PlanDocument p, String cropId, String crop) {
+        List<CropEntry> crops = p.crops().stream()
+                .map(c -> c.id().equals(cropId)
+                        ? new CropEntry(c.id(), crop, Optional.empty(), c.turnaroundDays(), Optional.empty())
+                        : c)
+                .toList();
+        return with(p, crops, p.covers(), p.operations());
+    }
+
+    /** The plan with one cover changed. */
+    static PlanDocument cover(PlanDocument p, String coverId, UnaryOperator<CoverEntry> change) {
+        List<CoverEntry> covers = p.covers().stream()
+                .map(c -> c.id().equals(coverId) ? change.apply(c) : c)
+                .toList();
+        return with(p, p.crops(), covers, p.operations());
+    }
+
+    /** An id that no entry of the plan has. */
+    static String fresh(PlanDocument p, String letter) {
+        Set<String> taken = Stream.of(
+                        p.crops().stream().map(CropEntry::id),
+                        p.covers().stream().map(CoverEntry::id),
+                        p.operations().stream().map(OperationEntry::id))
+                .flatMap(s -> s)
+                .collect(Collectors.toSet());
+        for (int n = 1; ; n++) {
+            String id = letter + n;
+            if (!taken.contains(id)) {
+                return id;
+            }
+        }
+    }
+
+    /**
+     * The rotation once more behind itself, moved by whole years. What belongs to one year alone is left behind: seed lots,
+     * stands weighed, answers to notes.
+     *
+     * @param years by how many it is moved
+     */
+    static PlanDocument repeated(PlanDocument p, int years) {
+        List<CropEntry> crops = new ArrayList<>(p.crops());
+        List<CoverEntry> covers = new ArrayList<>(p.covers());
+        List<OperationEntry> operations = new ArrayList<>(p.operations());
+        String mark = "-" + (p.crops().size() + p.operations().size());
+        p.crops().forEach(c -> crops.add(new CropEntry(
+                c.id() + mark, c.crop(), c.yieldGoal(), c.turnaroundDays(), c.nitrogen())));
+        p.covers().forEach(c -> covers.add(new CoverEntry(
+                c.id() + mark,
+                new PlaceEntry(c.place().relation(), c.place().cropId() + mark, c.place().kind()),
+                c.aims(),
+                c.mix().map(PlanEdit::withoutLots),
+                Optional.empty())));
+        p.operations().forEach(o -> operations.add(new OperationEntry(
+                o.id() + mark,
+                o.kind(),
+                o.subject().map(s -> s + mark),
+                later(o.when(), years),
+                o.seq(),
+                o.zone(),
+                o.params())));
+        return with(p, crops, covers, operations);
+    }
+
+    /** The plan for another field, under an id of its own; what belongs to the first field alone is left behind. */
+    static PlanDocument forField(PlanDocument p, String planId, String fieldId) {
+        List<CoverEntry> covers = p.covers().stream()
+                .map(c -> new CoverEntry(
+                        c.id(), c.place(), c.aims(), c.mix().map(PlanEdit::withoutLots), Optional.empty()))
+                .toList();
+        return new PlanDocument(
+                p.schemaVersion(),
+                planId,
+                fieldId,
+                p.name(),
+                p.crops(),
+                covers,
+                p.operations(),
+                List.<AnswerEntry>of());
+    }
+
+    private static MixEntry withoutLots(MixEntry mix) {
+        return new MixEntry(
+                mix.method(),
+                mix.components().stream()
+                        .map(c -> new PlanDocument.ComponentEntry(
+                                c.species(), c.sharePercent(), c.seeds(), Optional.empty()))
+                        .toList(),
+                mix.wastePercent());
+    }
+
+    private static DateEntry later(DateEntry when, int years) {
+        return new DateEntry(
+                when.on().map(d -> d.plusYears(years)),
+                when.degreeDays(),
+                when.countedBack().map(c -> new CountedBackEntry(c.from().plusYears(years), c.days())));
+    }
+}

@@ -1,0 +1,198 @@
+package app.etlo.core.rotation;
+
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.weather.DegreeDays;
+import app.etlo.core.weather.SoilWater;
+import app.etlo.core.weather.Workability;
+import app.etlo.core.weather.YearFigure;
+import app.etlo.core.weather.YearsAhead;
+import app.etlo.core.working.Figure;
+import app.etlo.core.working.Formula;
+import app.etlo.core.working.Input;
+import app.etlo.core.working.Origin;
+import app.etlo.core.working.Source;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+
+/** What a window offers in a cool, a middle and a warm year: degree days, frosts, rain and soil water, days to drill on. */
+public final class WindowOffer {
+    /** The frost that ends tender growth. */
+    private static final double FROST_C = 0;
+
+    private static final Formula DEGREE_DAYS = Formula.of(
+            "Degree days of the window",
+            "gained",
+            Source.fromMemory("Sum of daily means less the base, method 1 of McMaster and Wilhelm 1997, Agricultural"
+                    + " and Forest Meteorology 87:291"),
+            "gained");
+    private static final Formula FROST_DAY = Formula.of(
+            "Frost inside the window",
+            "start + after",
+            Source.identity("nights below 0 °C at the station, counted from the window's first day"),
+            "start",
+            "after");
+    private static final Formula WATER = Formula.of(
+            "Water on offer",
+            "soil + rain",
+            Source.fromMemory("Allen and others 1998, FAO-56: daily balance of the root zone; and the rain that falls"),
+            "soil",
+            "rain");
+    private static final Formula WORK_DAYS = Formula.of(
+            "Days dry enough to drill",
+            "days",
+            Source.own("days on which the top 10 cm hold at most 92 % of field capacity, with under 2 mm of rain and no"
+                    + " snow"),
+            "days");
+    private static final Formula LIGHT =
+            Formula.of("Light under the standing crop", "share * 100", WindowKind.LIGHT, "share");
+
+    private final YearsAhead years;
+    private final List<SoilWater.Course> water;
+
+    /**
+     * @param water the soil's water of each year ahead
+     */
+    public WindowOffer(YearsAhead years, List<SoilWater.Course> water) {
+        this.years = years;
+        this.water = List.copyOf(water);
+    }
+
+    /** The figures of one window. */
+    public List<Figure> of(Window w) {
+        List<Figure> found = new ArrayList<>();
+        String at = w.figures();
+        YearFigure.of(years, years.degreeDays(DegreeDays.COOL, w.from(), w.to()))
+                .map(f -> f.figure(
+                        at + "/degreeDays",
+                        "Degree days above 4 °C",
+                        Unit.DEGREE_DAY_C,
+                        DEGREE_DAYS,
+                        "gained",
+                        "Degree days above 4 °C from " + w.from() + " to " + w.to(),
+                        Unit.DEGREE_DAY_C,
+                        1))
+                .ifPresent(found::add);
+        YearFigure.of(years, years.degreeDays(DegreeDays.WARM, w.from(), w.to()))
+                .map(f -> f.figure(
+                        at + "/warmDegreeDays",
+                        "Degree days above 10 °C",
+                        Unit.DEGREE_DAY_C,
+                        DEGREE_DAYS,
+                        "gained",
+                        "Degree days above 10 °C from " + w.from() + " to " + w.to(),
+                        Unit.DEGREE_DAY_C,
+                        1))
+                .ifPresent(found::add);
+        found.addAll(frosts(w));
+        water(w).ifPresent(found::add);
+        workDays(w.from(), w.sowUntil().isBefore(w.to()) ? w.sowUntil() : w.to(), at + "/drillDays")
+                .ifPresent(found::add);
+        if (w.kind() != WindowKind.BETWEEN) {
+            found.add(LIGHT.figure(
+                    at + "/light",
+                    "Light under the crop",
+                    Unit.PERCENT,
+                    Input.of("share", "Share of the light", w.kind().lightShare(), Unit.FRACTION, Origin.LIBRARY,
+                            WindowKind.LIGHT.text())));
+        }
+        return found;
+    }
+
+    private List<Figure> frosts(Window w) {
+        int a = years.day(w.from());
+        int b = years.day(w.to());
+        double[] first = new double[years.count()];
+        double[] last = new double[years.count()];
+        for (int y = 0; y < years.count(); y++) {
+            first[y] = Double.POSITIVE_INFINITY;
+            last[y] = Double.NEGATIVE_INFINITY;
+            for (int d = a; d < b; d++) {
+                if (years.tminC(y, d) < FROST_C) {
+                    first[y] = Math.min(first[y], d - a);
+                    last[y] = d - a;
+                }
+            }
+        }
+        List<Figure> found = new ArrayList<>();
+        frost(w, "firstFrost", "First frost in the window", first, found);
+        frost(w, "lastFrost", "Last frost in the window", last, found);
+        return found;
+    }
+
+    /** Told only where most years have one; how many is said in the working. */
+    private void frost(Window w, String name, String label, double[] after, List<Figure> found) {
+        double[] finite = Arrays.stream(after).filter(Double::isFinite).toArray();
+        if (finite.length * 2 <= after.length) {
+            return;
+        }
+        Formula formula = FROST_DAY.remarking("In " + finite.length + " of " + after.length
+                + " years there is a frost inside the window; the dates are of those years.");
+        YearFigure.of(years, after)
+                .map(f -> f.figure(
+                        w.figures() + "/" + name,
+                        label,
+                        Unit.DATE,
+                        formula,
+                        "after",
+                        "Days after the window's first day",
+                        Unit.DAY,
+                        1,
+                        Input.of("start", "First day", w.from().toEpochDay(), Unit.DATE, Origin.ENTERED, "rotation")))
+                .ifPresent(found::add);
+    }
+
+    private Optional<Figure> water(Window w) {
+        int start = Math.max(0, years.day(w.from()) - 1);
+        double[] rain = years.rain(w.from(), w.to());
+        double[] sum = new double[years.count()];
+        for (int y = 0; y < sum.length; y++) {
+            sum[y] = rain[y] + (start < years.days() ? water.get(y).availableMm(start) : 0);
+        }
+        return YearFigure.of(years, sum).map(f -> f.figure(
+                w.figures() + "/water",
+                "Water on offer",
+                Unit.MILLIMETRE,
+                WATER,
+                "rain",
+                "Rain in the window",
+                Unit.MILLIMETRE,
+                1,
+                Input.of(
+                        "soil",
+                        "Water in the root zone on " + w.from(),
+                        start < years.days() ? water.get(f.member()).availableMm(start) : 0,
+                        Unit.MILLIMETRE,
+                        Origin.FORECAST,
+                        f.words())));
+    }
+
+    /** Days between two dates on which one can drill. */
+    public Optional<Figure> workDays(LocalDate from, LocalDate to, String id) {
+        int a = years.day(from);
+        int b = years.day(to);
+        if (b <= a) {
+            return Optional.empty();
+        }
+        double[] days = new double[years.count()];
+        for (int y = 0; y < days.length; y++) {
+            for (int d = a; d < b; d++) {
+                boolean dry = Workability.DRILL.allows(
+                        water.get(y).topShare(d), years.rainMm(y, d), years.snowCm(y, d), years.soilC(y, d));
+                days[y] += dry ? 1 : 0;
+            }
+        }
+        return YearFigure.of(years, days)
+                .map(f -> f.figure(
+                        id,
+                        "Days dry enough to drill",
+                        Unit.DAY,
+                        WORK_DAYS,
+                        "days",
+                        "Days from " + from + " to " + to,
+                        Unit.DAY,
+                        1));
+    }
+}
