@@ -19,11 +19,11 @@ export function SoilTable() {
           </tr>
         </thead>
         <tbody>
-          {layers.map((id, i) => {
+          {layers.map((id) => {
             const at = id.replace(/\/wiltingPoint$/, '');
             return (
               <tr key={id} className="border-b border-rule2 text-right">
-                <td className="fig text-left">{i + 1}</td>
+                <td className="fig text-left">{figures[id]?.label.split(', ')[1]}</td>
                 <td className="pl-4">
                   <FigureText id={`${at}/wiltingPoint`} />
                 </td>

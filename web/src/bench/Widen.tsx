@@ -81,7 +81,7 @@ export function Widen({
                   <td className="pl-3 text-right">
                     <button
                       type="button"
-                      className="btn"
+                      className="btn whitespace-nowrap"
                       aria-label={`Do it: ${x.what}`}
                       onClick={() => {
                         session.change(() => x.plan);

@@ -111,7 +111,7 @@ export function WindowTable() {
                     {cell('firstFrost')}
                     {cell('lastFrost')}
                     {cell('water')}
-                    {cell('drillDays')}
+                    {e?.figures[`${w.figures}/drillDays`] ? cell('drillDays') : <td />}
                     <td className="pl-3 text-right align-top text-[13px] leading-relaxed">
                       {w.kind === 'between' && (
                         <button

@@ -17,7 +17,7 @@ export const WeatherRibbon = memo(function WeatherRibbon({ d }: { d: DisplayList
     <>
       {name('frost', FROST_Y)}
       {name('rain', RAIN_Y + 11)}
-      {name('warmth', 62)}
+      {name('warmth', 66)}
       <path
         d={`M${d.scale.x0} ${FROST_Y}H${d.scale.x1}M${d.scale.x0} ${RAIN_Y}H${d.scale.x1}`}
         stroke="var(--rule)"

@@ -102,7 +102,7 @@ const SINK_DAYS = 80;
 const ROOT_LEAD = 0.7;
 
 /** Further px over the sky for the weather. */
-const WEATHER_PX = 40;
+const WEATHER_PX = 56;
 
 const clamp = (v: number, a: number, b: number) => Math.min(b, Math.max(a, v));
 
@@ -169,7 +169,7 @@ export function layOut(s: Section, f: Frame): DisplayList {
     windows: [],
     frosts: [],
     flags: [],
-    flagY: weather ? 84 : 44,
+    flagY: weather ? 96 : 44,
     ribbon: weather ? ribbonOf(s, scale) : undefined,
     us: f.us ?? false,
     layers: full

@@ -20,10 +20,10 @@ export const FROST_Y = 26;
 export const RAIN_Y = 30;
 const RAIN_PX_PER_MM = 0.34;
 const RAIN_MOST_PX = 15;
-const WARM_TOP = 47;
-const WARM_BOTTOM = 68;
-const COLDEST_C10 = -150;
-const WARMEST_C10 = 300;
+const WARM_TOP = 48;
+const WARM_BOTTOM = 78;
+const COLDEST_C10 = -120;
+const WARMEST_C10 = 290;
 /** Weeks narrower than this are drawn two or more together. */
 const LEAST_WEEK_PX = 2.2;
 

@@ -15,7 +15,7 @@ final class SameFamilyTwice extends Judgement {
                 "same-family-twice",
                 Weight.TIP,
                 Step.ROTATION,
-                "a crop follows another of its plant family",
+                "a crop follows another of its plant family and season",
                 Source.commonPractice("crop rotation against pests and diseases of one family"),
                 "fair");
     }
@@ -29,6 +29,7 @@ final class SameFamilyTwice extends Judgement {
 
     private Optional<Note> pair(CropInTime first, CropInTime second) {
         boolean family = first.crop().family().equals(second.crop().family())
+                && first.crop().growing().warm() == second.crop().growing().warm()
                 && !first.crop().id().equals(second.crop().id());
         return family
                 ? Optional.of(note(

@@ -25,7 +25,8 @@ final class SownOutsideWindow extends Judgement {
                 .flatMap(c -> c.window().stream()
                         .filter(w -> w.kind() != WindowKind.BETWEEN)
                         .flatMap(w -> c.sown().stream()
-                                .filter(d -> d.isBefore(w.from()) || d.isAfter(w.sowUntil()))
+                                .filter(d -> d.isBefore(w.from()) && w.kind() != WindowKind.LIVING_MULCH
+                                        || d.isAfter(w.sowUntil()))
                                 .map(d -> note(
                                         c.id(),
                                         Optional.of(d),

@@ -134,10 +134,10 @@ public final class SoilWaterLimits {
         Input stones =
                 Input.of("stones", "Stones", l.stonePercent() / 100, Unit.FRACTION, l.origin(), "soil layers");
         Figure wilting =
-                WILTING.figure(prefix + "/wiltingPoint", "Wilting point", Unit.FRACTION, List.of(s, c, om, stones));
+                WILTING.figure(prefix + "/wiltingPoint", "Wilting point, " + l.where(), Unit.FRACTION, List.of(s, c, om, stones));
         Figure capacity = CAPACITY.figure(
                 prefix + "/fieldCapacity",
-                "Field capacity",
+                "Field capacity, " + l.where(),
                 Unit.FRACTION,
                 List.of(s, c, om, stones, Input.figure("wilting", wilting)));
         double earth = 1 - l.stonePercent() / 100;
@@ -149,7 +149,7 @@ public final class SoilWaterLimits {
                 l.origin(),
                 "computed");
         Figure saturation = SATURATION.figure(
-                prefix + "/saturation", "Saturation", Unit.FRACTION, List.of(s, c, om, stones, fine));
+                prefix + "/saturation", "Saturation, " + l.where(), Unit.FRACTION, List.of(s, c, om, stones, fine));
         return List.of(wilting, capacity, saturation);
     }
 }

@@ -45,9 +45,11 @@ public record UsefulSowing(
     /**
      * In a window.
      *
+     * @param sowUntil last day the window's kind allows sowing
      * @param id of the figure
      */
-    public static UsefulSowing of(Species s, YearsAhead years, LocalDate from, LocalDate to, String id) {
+    public static UsefulSowing of(
+            Species s, YearsAhead years, LocalDate from, LocalDate to, LocalDate sowUntil, String id) {
         double[][] sum = years.cumulative(DegreeDays.above(s.baseC()));
         int a = years.day(from);
         int b = years.day(to);
@@ -66,7 +68,7 @@ public record UsefulSowing(
             int useful = lastWith(sum[y], a, end, s.usefulDegreeDays());
             boolean passesWinter = winters && end > rest;
             int standing = passesWinter ? lastWith(sum[y], a, rest, s.establishDegreeDays()) : useful;
-            int day = Math.min(useful, standing);
+            int day = Math.min(years.day(sowUntil), Math.min(useful, standing));
             last[y] = day < a ? Double.NEGATIVE_INFINITY : day - a;
             reached += day >= a ? 1 : 0;
         }

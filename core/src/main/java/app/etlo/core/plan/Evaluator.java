@@ -279,7 +279,7 @@ public final class Evaluator {
             List<UsefulSowing> found = components.stream()
                     .map(Component::species)
                     .map(s -> UsefulSowing.of(
-                            s, years.get(), w.from(), w.to(), "mix/" + cover + "/" + s.id() + "/latestSowing"))
+                            s, years.get(), w.from(), w.to(), w.sowUntil(), "mix/" + cover + "/" + s.id() + "/latestSowing"))
                     .toList();
             found.forEach(u -> keep(u.figure()));
             return found;

@@ -24,7 +24,8 @@ public final class LatestSowings {
                 .orElseThrow(() -> new Refused("/windowId", "the plan has no such window"));
         return e.years()
                 .map(years -> knowledge.species().all().stream()
-                        .map(s -> UsefulSowing.of(s, years, w.from(), w.to(), w.figures() + "/latest/" + s.id()))
+                        .map(s -> UsefulSowing.of(
+                                s, years, w.from(), w.to(), w.sowUntil(), w.figures() + "/latest/" + s.id()))
                         .sorted(Comparator.comparing((UsefulSowing u) ->
                                         u.mostYears().orElse(LocalDate.MIN))
                                 .reversed())

@@ -88,8 +88,10 @@ public final class WindowOffer {
                 .ifPresent(found::add);
         found.addAll(frosts(w));
         water(w).ifPresent(found::add);
-        workDays(w.from(), w.sowUntil().isBefore(w.to()) ? w.sowUntil() : w.to(), at + "/drillDays")
-                .ifPresent(found::add);
+        if (w.kind().usualMethod().equals("drilled")) {
+            workDays(w.from(), w.sowUntil().isBefore(w.to()) ? w.sowUntil() : w.to(), at + "/drillDays")
+                    .ifPresent(found::add);
+        }
         if (w.kind() != WindowKind.BETWEEN) {
             found.add(LIGHT.figure(
                     at + "/light",
@@ -111,8 +113,8 @@ public final class WindowOffer {
             last[y] = Double.NEGATIVE_INFINITY;
             for (int d = a; d < b; d++) {
                 if (years.tminC(y, d) < FROST_C) {
-                    first[y] = Math.min(first[y], d - a);
-                    last[y] = d - a;
+                    first[y] = Math.min(first[y], w.from().toEpochDay() + d - a);
+                    last[y] = w.from().toEpochDay() + d - a;
                 }
             }
         }
@@ -123,14 +125,14 @@ public final class WindowOffer {
     }
 
     /** Told only where most years have one; how many is said in the working. */
-    private void frost(Window w, String name, String label, double[] after, List<Figure> found) {
-        double[] finite = Arrays.stream(after).filter(Double::isFinite).toArray();
-        if (finite.length * 2 <= after.length) {
+    private void frost(Window w, String name, String label, double[] days, List<Figure> found) {
+        double[] finite = Arrays.stream(days).filter(Double::isFinite).toArray();
+        if (finite.length * 2 <= days.length) {
             return;
         }
-        Formula formula = FROST_DAY.remarking("In " + finite.length + " of " + after.length
+        Formula formula = FROST_DAY.remarking("In " + finite.length + " of " + days.length
                 + " years there is a frost inside the window; the dates are of those years.");
-        YearFigure.of(years, after)
+        YearFigure.of(years, days)
                 .map(f -> f.figure(
                         w.figures() + "/" + name,
                         label,

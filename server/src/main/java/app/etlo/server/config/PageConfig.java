@@ -14,6 +14,7 @@ class PageConfig {
         "/fields",
         "/fields/{*rest}",
         "/seed-store",
+        "/weather",
         "/farms/{*rest}",
         "/plans/{*rest}"
     })

@@ -21,7 +21,7 @@ import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.springframework.stereotype.Component;
 
-/** A made-up valley: three farms, twelve fields. Loaded once, through the same import that every dossier takes. */
+/** A made-up valley, and a farm on the other half of the earth. Loaded once, through the same import that every dossier takes. */
 @Component
 @ConditionalOnExpression("'${ETLO_DEMO_PASSWORD:}' != ''")
 class DemoData implements ApplicationRunner {

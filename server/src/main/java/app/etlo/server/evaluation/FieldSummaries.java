@@ -8,6 +8,9 @@ import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.server.documents.DocumentText;
 import app.etlo.server.plan.PlanStore;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -28,7 +31,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 class FieldSummaries {
-    private static final int MOST_AT_ONCE = 60;
+    /** One reading works on fields that changed for about so long; the others follow with the next. */
+    private static final Duration AT_ONCE = Duration.ofMillis(500);
 
     private static final String STATES =
             """
@@ -45,8 +49,11 @@ class FieldSummaries {
     private final PlanStore plans;
     private final Evaluations evaluations;
     private final DocumentText text;
+    private final Clock clock;
 
-    FieldSummaries(JdbcTemplate sql, PlanStore plans, Evaluations evaluations, DocumentText text) {
+    FieldSummaries(
+            JdbcTemplate sql, PlanStore plans, Evaluations evaluations, DocumentText text, Clock clock) {
+        this.clock = clock;
         this.sql = sql;
         this.plans = plans;
         this.evaluations = evaluations;
@@ -93,15 +100,14 @@ class FieldSummaries {
                 .stream()
                 .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
         List<FieldSummary> found = new ArrayList<>();
-        int[] reckoned = {0};
+        Instant until = clock.instant().plus(AT_ONCE);
         int[] pending = {0};
         for (var row : sql.query(STATES, (r, i) -> Map.entry(r.getString(1), r.getString(2)))) {
             String restsOn = EvaluationWriter.CORE_VERSION + " " + asOf + " " + row.getValue();
             Kept old = kept.get(row.getKey());
             if (old != null && old.restsOn().equals(restsOn)) {
                 found.add(text.read(old.document(), FieldSummary.class));
-            } else if (reckoned[0] < MOST_AT_ONCE) {
-                reckoned[0]++;
+            } else if (found.isEmpty() || clock.instant().isBefore(until)) {
                 FieldSummary summary = summary(row.getKey(), asOf);
                 keep(row.getKey(), restsOn, Json.write(summary));
                 found.add(summary);

@@ -11,10 +11,12 @@ import app.etlo.core.plan.EvaluationWriter;
 import app.etlo.core.plan.Evaluator;
 import app.etlo.core.plan.PlanReader;
 import app.etlo.core.quantity.UnitSystem;
+import app.etlo.core.rotation.WindowKind;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -22,7 +24,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 
-/** The made-up valley: three farms, twelve fields, all of which can be read and worked out in any year. */
+/** The made-up valley: farms of different kinds and their fields, all of which can be read and worked out in any year. */
 class DemoDataTest {
     private static final Knowledge KNOWLEDGE = KnowledgeLoader.shipped();
 
@@ -38,14 +40,19 @@ class DemoDataTest {
     }
 
     @Test
-    void three_farms_of_different_kinds_and_twelve_fields() throws IOException {
+    void farms_of_different_kinds_on_both_halves_of_the_earth() throws IOException {
         List<Dossier> valley = valley(2026);
-        assertThat(valley).hasSize(12);
+        assertThat(valley).hasSize(20);
         Set<FarmEntry> farms = valley.stream().map(d -> d.context().farm()).collect(Collectors.toSet());
-        assertThat(farms).hasSize(3);
+        assertThat(farms).hasSize(4);
         assertThat(farms).extracting(FarmEntry::units).contains(UnitSystem.METRIC, UnitSystem.US);
         assertThat(valley.stream().map(d -> d.context().field().id()).distinct())
-                .hasSize(12);
+                .hasSize(20);
+        assertThat(valley).anyMatch(d -> d.context()
+                .field()
+                .point()
+                .map(p -> p.lat() < 0)
+                .orElse(false));
     }
 
     @Test
@@ -57,6 +64,31 @@ class DemoDataTest {
                 assertThat(e.figures()).as(d.context().field().name()).containsKey("field/area");
                 assertThat(e.section().stands()).as(d.context().field().name()).isNotEmpty();
             }
+        }
+    }
+
+    @Test
+    void every_kind_of_window_is_shown_with_a_cover_in_it() throws IOException {
+        Set<WindowKind> shown = new HashSet<>();
+        for (Dossier d : valley(2026)) {
+            new Evaluator(KNOWLEDGE)
+                    .evaluate(d.plan(), d.context(), LocalDate.of(2026, 11, 25)).covers().stream()
+                            .flatMap(c -> c.window().stream())
+                            .forEach(w -> shown.add(w.kind()));
+        }
+        assertThat(shown).containsExactlyInAnyOrder(WindowKind.values());
+    }
+
+    @Test
+    void no_field_of_the_valley_says_what_is_impossible() throws IOException {
+        for (Dossier d : valley(2026)) {
+            assertThat(new Evaluator(KNOWLEDGE)
+                            .evaluate(d.plan(), d.context(), LocalDate.of(2026, 11, 25))
+                            .notes())
+                    .as(d.context().field().name())
+                    .noneMatch(n -> n.rule().equals("dates-out-of-order")
+                            || n.rule().equals("sown-outside-window")
+                            || n.rule().equals("number-doubtful"));
         }
     }
 
