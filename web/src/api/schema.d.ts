@@ -132,6 +132,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fields/{fieldId}/outside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["outside"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fields/{fieldId}/plan": {
         parameters: {
             query?: never;
@@ -968,6 +984,14 @@ export interface components {
             on: string;
             operationId: string;
         };
+        Day: {
+            /** Format: double */
+            rainMm: number;
+            /** Format: double */
+            tmaxC: number;
+            /** Format: double */
+            tminC: number;
+        };
         DecisionView: {
             because: string;
             /** Format: date */
@@ -1125,6 +1149,13 @@ export interface components {
             unit: string;
             /** Format: double */
             value: number;
+        };
+        ForecastEntry: {
+            days: components["schemas"]["Day"][];
+            /** Format: date */
+            first: string;
+            /** Format: date-time */
+            issued: string;
         };
         FrostDatesView: {
             autumnEarly?: string;
@@ -1416,6 +1447,10 @@ export interface components {
             when: components["schemas"]["DateEntry"];
             zone?: string;
         };
+        OutsideView: {
+            forecast: components["schemas"]["StateForecastEntry"];
+            probe: components["schemas"]["StateProbe"];
+        };
         OverlapView: {
             overlaps: string[];
             overridable: boolean;
@@ -1533,6 +1568,14 @@ export interface components {
             /** Format: date */
             asOf: string;
             sectionSvg?: string;
+        };
+        Probe: {
+            /** Format: double */
+            celsius: number;
+            /** Format: double */
+            depthCm: number;
+            /** Format: date-time */
+            measured: string;
         };
         Programme: {
             name: string;
@@ -1756,6 +1799,22 @@ export interface components {
             /** Format: date */
             to: string;
         };
+        StateForecastEntry: {
+            answer?: components["schemas"]["ForecastEntry"];
+            asking: boolean;
+            fault?: string;
+            on: boolean;
+            /** Format: date-time */
+            told?: string;
+        };
+        StateProbe: {
+            answer?: components["schemas"]["Probe"];
+            asking: boolean;
+            fault?: string;
+            on: boolean;
+            /** Format: date-time */
+            told?: string;
+        };
         StationChoice: {
             climate: string;
             id: string;
@@ -1795,6 +1854,8 @@ export interface components {
             temperatureOr: ("c" | "tenths" | "f")[];
         };
         WeatherView: {
+            /** Format: date-time */
+            forecastIssued?: string;
             how: string;
             id: string;
             name: string;
@@ -2092,6 +2153,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClimateView"];
+                };
+            };
+        };
+    };
+    outside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fieldId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutsideView"];
                 };
             };
         };

@@ -4,6 +4,7 @@ import type { Schemas } from '../api/client';
 import { addCover, addCoverInto } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
 import { spokenDate } from '../section/scale';
+import { spokenTime } from '../ui/dates';
 import { FigureText } from '../ui/FigureText';
 import { LatestSowings } from './LatestSowings';
 import { useCropName } from './pick';
@@ -43,6 +44,8 @@ export function WindowTable() {
               e.weather.how
             )}
             , <span className="fig not-italic">{e.weather.years}</span> years
+            {e.weather.forecastIssued &&
+              `; the next days by the forecast of ${spokenTime(e.weather.forecastIssued)}`}
           </span>
         ) : (
           <span className="text-[13px] text-ink2 italic">

@@ -4,6 +4,7 @@ import type { Field } from '../api/client';
 import { useOpenPlan } from '../plan/context';
 import { SelectField } from '../ui/inputs';
 import { useWeatherChoices } from './api';
+import { OutsideLine } from './OutsideLine';
 import { WeatherImport } from './WeatherImport';
 
 /** Which weather the field is reckoned with: a station of an invented climate, or a record brought by the practice. */
@@ -68,6 +69,7 @@ export function StationField({
           </span>
         )}
       </p>
+      <OutsideLine field={field} />
     </div>
   );
 }

@@ -36,6 +36,9 @@ public @interface ServerTest {
                             "etlo.bcrypt-strength=4",
                             "etlo.outbox.file=" + Letters.FILE,
                             "etlo.outbox.retry=100ms",
+                            "etlo.outside.forecast=" + Outdoors.url("forecast"),
+                            "etlo.outside.probe=" + Outdoors.url("probe"),
+                            "etlo.outside.longest=700ms",
                             "db-scheduler.polling-interval=100ms")
                     .applyTo(context);
         }

@@ -13,6 +13,7 @@ import java.time.LocalDate;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -42,25 +43,29 @@ public final class Climates {
      * The weather of a field on a day; empty when nothing says where it lies, or its series has no whole year.
      *
      * @param imported the series the field names, when it names one
+     * @param forecast the last good one, when there is one
      */
-    public Optional<SiteWeather> of(FieldEntry field, Optional<WeatherEntry> imported, LocalDate asOf) {
+    public Optional<SiteWeather> of(
+            FieldEntry field, Optional<WeatherEntry> imported, Optional<ForecastEntry> forecast, LocalDate asOf) {
+        Forecast told = forecast.map(f -> f.on(asOf)).orElse(Forecast.NONE);
         Optional<Climate> own = imported.filter(w -> field.weather().equals(Optional.of(w.id())))
                 .map(this::imported)
                 .filter(c -> !c.years().isEmpty());
         if (own.isPresent()) {
-            return own.map(c -> new SiteWeather(c, Forecast.NONE, Origin.ENTERED, "imported series " + c.name()));
+            return own.map(c -> new SiteWeather(c, told, Origin.ENTERED, "imported series " + c.name()));
         }
         Optional<Station> named = field.station().flatMap(s -> knowledge.stations().find(s));
         if (named.isPresent()) {
             return named.map(s -> new SiteWeather(
-                    station(s, asOf), Forecast.NONE, Origin.ENTERED, "station " + s.name() + ", " + s.climate()));
+                    station(s, asOf), told, Origin.ENTERED, "station " + s.name() + ", " + s.climate()));
         }
-        return latitude(field)
+        return place(field)
+                .map(FieldEntry.Point::lat)
                 .flatMap(lat -> knowledge.stations().all().stream()
                         .min(Comparator.comparingDouble(s -> Math.abs(s.latitude() - lat))))
                 .map(s -> new SiteWeather(
                         station(s, asOf),
-                        Forecast.NONE,
+                        told,
                         Origin.DEFAULT,
                         "no station chosen: " + s.name() + ", " + s.climate() + ", is nearest in latitude"));
     }
@@ -85,18 +90,17 @@ public final class Climates {
                 new WeatherGenerator(s).years(year - YEARS, year)));
     }
 
-    /** Where a field lies, degrees north: the middle of its boundary, or its point. */
-    static Optional<Double> latitude(FieldEntry field) {
-        return field.boundary()
-                .map(b -> middle(BoundaryReader.read(b)))
-                .or(() -> field.point().map(FieldEntry.Point::lat));
+    /** Where a field lies: the middle of its boundary, or its point. */
+    public static Optional<FieldEntry.Point> place(FieldEntry field) {
+        return field.boundary().map(b -> middle(BoundaryReader.read(b))).or(field::point);
     }
 
-    private static double middle(Boundary boundary) {
-        return boundary.parts().stream()
+    private static FieldEntry.Point middle(Boundary boundary) {
+        List<Boundary.Position> all = boundary.parts().stream()
                 .flatMap(p -> p.outer().positions().stream())
-                .mapToDouble(Boundary.Position::lat)
-                .average()
-                .orElse(0);
+                .toList();
+        return new FieldEntry.Point(
+                all.stream().mapToDouble(Boundary.Position::lat).average().orElse(0),
+                all.stream().mapToDouble(Boundary.Position::lon).average().orElse(0));
     }
 }

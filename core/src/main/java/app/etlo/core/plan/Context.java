@@ -10,12 +10,14 @@ import java.util.Optional;
  * What a plan is evaluated against: the farm, the field, the seed lots and the field's own weather, as they are stored and
  * exported.
  *
+ * @param forecast the last good forecast for its place
  * @param weather an imported series; absent when the field uses a station that ships with Etlo
  */
-public record Context(FarmEntry farm, FieldEntry field, List<LotEntry> lots, Optional<WeatherEntry> weather) {
+public record Context(FarmEntry farm, FieldEntry field, List<LotEntry> lots, Optional<WeatherEntry> weather, Optional<ForecastEntry> forecast) {
     public Context {
         lots = lots == null ? List.of() : List.copyOf(lots);
         weather = weather == null ? Optional.empty() : weather;
+        forecast = forecast == null ? Optional.empty() : forecast;
     }
 
     /**

@@ -8,6 +8,7 @@ import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.rotation.WindowKind;
 import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -77,8 +78,10 @@ public record Evaluation(
      * The weather it is reckoned with.
      *
      * @param years whole years of the record that are played
+     * @param forecastIssued when the forecast was made that stands for the next days
      */
-    public record WeatherView(String id, String name, Origin origin, String how, int years) {}
+    public record WeatherView(
+            String id, String name, Origin origin, String how, int years, Optional<Instant> forecastIssued) {}
 
     /** Weather of the section by weeks from its first day; 10/50/90 where it lies ahead. */
     public record WeatherWeeks(

@@ -88,7 +88,8 @@ public final class EvaluationWriter {
                         s.climate().name(),
                         s.origin(),
                         s.how(),
-                        e.years().map(YearsAhead::count).orElse(0))),
+                        e.years().map(YearsAhead::count).orElse(0),
+                        s.forecast().issued())),
                 e.calendar().stream()
                         .map(d -> new DecisionView(d.what(), d.by(), d.step(), d.subject(), d.because(), d.figureId()))
                         .toList());

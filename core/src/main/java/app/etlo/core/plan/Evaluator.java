@@ -130,7 +130,7 @@ public final class Evaluator {
             this.plan = plan;
             this.context = context;
             this.asOf = asOf;
-            this.site = climates.of(context.field(), context.weather(), asOf);
+            this.site = climates.of(context.field(), context.weather(), context.forecast(), asOf);
             this.years = site.map(s -> PlanSpan.of(plan, asOf).years(s, asOf));
             this.dates = new PlanDates(plan, knowledge, years);
             this.timeline = new Timeline(plan, knowledge, dates);

@@ -11,6 +11,7 @@ import app.etlo.core.plan.Evaluator;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.server.documents.NotFound;
 import app.etlo.server.farm.FarmStore;
+import app.etlo.server.outside.Outside;
 import app.etlo.server.seed.SeedStore;
 import app.etlo.server.weather.WeatherStore;
 import java.time.LocalDate;
@@ -29,8 +30,10 @@ public class Evaluations {
     private final Evaluator evaluator;
     private final WeatherStore weather;
     private final Climates climates;
+    private final Outside outside;
 
-    Evaluations(FarmStore farms, SeedStore seed, Evaluator evaluator, WeatherStore weather, Climates climates) {
+    Evaluations(FarmStore farms, SeedStore seed, Evaluator evaluator, WeatherStore weather, Climates climates, Outside outside) {
+        this.outside = outside;
         this.climates = climates;
         this.weather = weather;
         this.farms = farms;
@@ -49,7 +52,7 @@ public class Evaluations {
     /** The weather a field is reckoned with. */
     public ClimateView climate(String fieldId, LocalDate asOf) {
         FieldEntry field = farms.field(fieldId);
-        return climates.of(field, field.weather().flatMap(weather::find), asOf)
+        return climates.of(field, field.weather().flatMap(weather::find), outside.forecast(field), asOf)
                 .map(s -> ClimateView.of(
                         s, field, asOf, farms.farm(field.farmId()).units()))
                 .orElseThrow(() -> new NotFound("weather: say where the field lies, or choose a station"));
@@ -66,6 +69,6 @@ public class Evaluations {
                 ? List.of()
                 : seed.all().stream().filter(l -> named.contains(l.id())).toList();
         return new Context(
-                farms.farm(field.farmId()), field, lots, field.weather().flatMap(weather::find));
+                farms.farm(field.farmId()), field, lots, field.weather().flatMap(weather::find), outside.forecast(field));
     }
 }

@@ -39,7 +39,8 @@ class FieldSummaries {
             select f.ref as field_ref,
                    concat_ws(' ', p.ref, p.head, f.id, f.version, a.id, a.version,
                              (select concat(count(*), '.', sum(version), '.', max(id)) from seed_lot),
-                             (select concat(count(*), '.', sum(version), '.', max(id)) from weather_series)) as state
+                             (select concat(count(*), '.', sum(version), '.', max(id)) from weather_series),
+                             (select max(fetched_at) from service_answer)) as state
             from field f
             join farm a on a.ref = f.farm_ref and a.workspace_id = f.workspace_id
             left join plan p on p.field_ref = f.ref and p.workspace_id = f.workspace_id and p.is_current
