@@ -14,7 +14,7 @@ type Window = Schemas['WindowView'];
 
 /** The windows of the rotation with what each offers in a cool, a middle and a warm year. */
 export function WindowTable() {
-  const { session, state } = useOpenPlan();
+  const { session, state, us } = useOpenPlan();
   const [widen, setWiden] = useState<string>();
   const [species, setSpecies] = useState<string>();
   const [inside, setInside] = useState(false);
@@ -63,7 +63,7 @@ export function WindowTable() {
               <tr className="border-b border-ink text-right text-[12.5px]">
                 <th className="py-1 text-left">window</th>
                 <th>days</th>
-                <th className="pl-3">above 4 °C</th>
+                <th className="pl-3">{us ? 'above 39 °F' : 'above 4 °C'}</th>
                 <th className="pl-3">first frost</th>
                 <th className="pl-3">last frost</th>
                 <th className="pl-3">water on offer</th>

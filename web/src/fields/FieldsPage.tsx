@@ -356,7 +356,7 @@ export function FieldsPage() {
           <span className="italic">soonest decision first</span>
           <span className="fig mr-auto text-[13px] text-ink2">
             {all && `${all.length} fields · ${farms.data?.length ?? 0} farms`}
-            {told && told.length > 0 && told.length < 5 && ` · ${told.join(', ')}`}
+            {told && told.length > 0 && told.length < 4 && ` · ${told.join(', ')}`}
           </span>
           <label htmlFor="filter" className="text-[13px] text-ink2">
             Show

@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import type { Plan } from '../api/client';
 import {
   addCover,
+  addCoverInto,
   addCrop,
   addPass,
   moved,
@@ -15,6 +16,7 @@ import {
   setCrop,
   setDay,
   setParams,
+  setWhen,
   tidy,
 } from './edit';
 
@@ -103,5 +105,29 @@ describe('editing a plan', () => {
     expect(moved(['a', 'b', 'c'], 1, 1)).toEqual(['a', 'c', 'b']);
     expect(moved(['a', 'b'], 0, -1)).toEqual(['a', 'b']);
     expect(moved(['a', 'b'], 1, 1)).toEqual(['a', 'b']);
+  });
+
+  test('a date can be meant by degree days, and dragging makes it a day again', () => {
+    const { plan, corn } = planted();
+    const warm = setWhen(plan, 'harvest', corn, { degreeDays: { sum: 1500 } });
+    const harvest = operationOf(warm, 'harvest', corn)!;
+    expect(harvest.when).toEqual({ degreeDays: { sum: 1500 } });
+    const dragged = moveOperation(warm, harvest.id, '2027-10-04');
+    expect(operationOf(dragged, 'harvest', corn)?.when).toEqual({ on: '2027-10-04' });
+    const back = setWhen(dragged, 'harvest', corn, {
+      countedBack: { from: '2027-10-01', days: 3 },
+    });
+    expect(back.operations).toHaveLength(dragged.operations.length);
+  });
+
+  test('a cover put into a crop is sown in the way of its window', () => {
+    const { plan, corn } = planted();
+    const into = addCoverInto(plan, corn, 'interseeded', '2027-06-10', 'broadcast-incorporated');
+    const cover = into.covers[into.covers.length - 1]!;
+    expect(cover.place).toEqual({ relation: 'into', cropId: corn, kind: 'interseeded' });
+    expect(operationOf(into, 'sow', cover.id)).toMatchObject({
+      when: { on: '2027-06-10' },
+      params: { method: 'broadcast-incorporated' },
+    });
   });
 });

@@ -78,8 +78,10 @@ final class DecisionCalendar {
                 id,
                 ORDER_DAYS + " days before " + from,
                 Optional.empty()));
+        boolean drilled =
+                c.window().map(w -> w.kind().usualMethod().equals("drilled")).orElse(true);
         found.add(new Decision(
-                "book the drill", sow.minusDays(BOOK_DAYS), Step.SOW, id, BOOK_DAYS + " days before " + from, Optional.empty()));
+                drilled ? "book the drill" : "book the spreader", sow.minusDays(BOOK_DAYS), Step.SOW, id, BOOK_DAYS + " days before " + from, Optional.empty()));
         first.ifPresent(u -> found.add(new Decision(
                 "last useful sowing of " + u.species().name().toLowerCase(Locale.ROOT),
                 latest,
@@ -87,7 +89,7 @@ final class DecisionCalendar {
                 id,
                 "8 years in 10 still reach a useful stand",
                 u.figure().map(Figure::id))));
-        c.window().ifPresent(w -> capacity(c, w, latest).ifPresent(keep));
+        c.window().filter(w -> drilled).ifPresent(w -> capacity(c, w, latest).ifPresent(keep));
     }
 
     /** Area that can be drilled from the window's first day to the latest useful sowing. */

@@ -59,6 +59,50 @@ class KnowledgeLoaderTest {
     }
 
     @Test
+    void thirty_cash_crops_or_more_with_how_each_is_grown() {
+        assertThat(SHIPPED.crops().all()).hasSizeGreaterThanOrEqualTo(30);
+        for (Crop c : SHIPPED.crops().all()) {
+            Crop.Growing g = c.growing();
+            assertThat(g.source().text()).as(c.id()).isNotBlank();
+            assertThat(g.sharedPests()).as(c.id()).isNotEmpty();
+            // seeds at a usual weight make a seed rate that a planter can put out; potatoes go by tubers, some tonnes
+            double seedKgHa = g.populationHa() * g.thousandSeedG() / 1e6;
+            assertThat(seedKgHa).as(c.id() + ": seed, kg/ha").isBetween(0.03, 3000.0);
+            // 30 % cover takes some hundred pounds of residue an acre (Gregory 1982), never more than four thousand
+            double for30 = -Math.log(0.7) / g.coverAcPerLb();
+            assertThat(for30).as(c.id()).isBetween(200.0, 4000.0);
+            if (!g.isPerennial()) {
+                assertThat(g.maturityDegreeDays() / g.daysToMaturity())
+                        .as(c.id() + ": degree days a day of its life")
+                        .isBetween(5.0, 20.0);
+            }
+        }
+    }
+
+    /** The check of RUSLE Agriculture Handbook 703, chapter 5, from memory: 30 % cover is 940 lb/ac of corn, 600 of soybean. */
+    @Test
+    void residue_cover_of_corn_and_soybean() {
+        assertThat(-Math.log(0.7) / SHIPPED.crops().get("grain-corn").growing().coverAcPerLb())
+                .isBetween(930.0, 950.0);
+        assertThat(-Math.log(0.7) / SHIPPED.crops().get("soybean").growing().coverAcPerLb())
+                .isBetween(590.0, 610.0);
+    }
+
+    @Test
+    void a_crop_without_its_row_of_growing_is_refused() {
+        String text = shippedText("crop-growing.csv").replaceFirst("grain-corn,warm", "grain-cornx,warm");
+        assertThatThrownBy(() -> KnowledgeLoader.shippedBut(Map.of("crop-growing.csv", text)))
+                .hasMessageContaining("crops.csv line 2, column id: crop-growing.csv has no row for it");
+    }
+
+    @Test
+    void a_station_without_its_twelve_months_is_refused() {
+        String text = shippedText("station-months.csv").replaceFirst("vennick-plain,12.*\n", "");
+        assertThatThrownBy(() -> KnowledgeLoader.shippedBut(Map.of("station-months.csv", text)))
+                .hasMessageContaining("11 months of it instead of 12");
+    }
+
+    @Test
     void library_values_hang_together() {
         for (Species s : SHIPPED.species().all()) {
             double seedsM2 = s.fullRateKgHa().middle() * s.seedsPerKg().middle() / 1e4;
