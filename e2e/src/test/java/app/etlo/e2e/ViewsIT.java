@@ -43,6 +43,10 @@ class ViewsIT extends InBrowser {
         assertThat(page.getByText("TR 3")).isVisible();
         fits("seed store");
         accessible("seed store");
+        page.navigate("/weather?at=tarrow-ridge");
+        assertThat(page.getByText("Field-work days")).isVisible();
+        fits("weather");
+        accessible("weather");
         for (String step : STEPS) {
             page.navigate("/fields/field-kettle-hollow/" + step);
             assertThat(page.locator("#section [role=slider]").first()).isVisible();
@@ -97,7 +101,7 @@ class ViewsIT extends InBrowser {
         signOut();
         demo();
         page.getByLabel("Find a field or farm").fill("no such");
-        assertThat(page.getByText("No field or farm is called “no such”.")).isVisible();
+        assertThat(page.getByText("No field or farm here is called “no such”.")).isVisible();
     }
 
     @Test
