@@ -114,7 +114,7 @@ export function CropDate({
       {operation && (
         <SelectField
           hideLabel
-          width="self-start text-[12px] !min-h-[20px] !bg-transparent !px-0 !py-0 text-ink2"
+          width="self-start text-[12px] !min-h-[24px] !bg-transparent !px-0 !py-0 text-ink2"
           label={`How ${name} is dated, ${word}`}
           value={way}
           options={WAYS[kind]}

@@ -17,7 +17,7 @@ import { Notes, noteKey } from '../ledger/Notes';
 import { WorkingPanel } from '../ledger/WorkingPanel';
 import { Choice } from '../plan/Choice';
 import { PlanContext } from '../plan/context';
-import { moveOperation, operationOf } from '../plan/edit';
+import { moveOperation, moveSubject, operationOf } from '../plan/edit';
 import { PlanFiles } from '../plan/PlanFiles';
 import { PlanSession } from '../plan/PlanSession';
 import { SaveLine } from '../plan/SaveLine';
@@ -190,6 +190,10 @@ export function FieldBench({ loaded, who }: { loaded: Loaded; who: string }) {
     drag: (id, day) => {
       beforeDrag.current ??= plan;
       session.change((p) => moveOperation(p, id, day), true);
+    },
+    dragStand: (subject, days) => {
+      const old = (beforeDrag.current ??= plan);
+      session.change(() => moveSubject(old, subject, days), true);
     },
     drop: () => {
       beforeDrag.current = undefined;

@@ -22,7 +22,7 @@ export function SoilTable() {
           {layers.map((id) => {
             const at = id.replace(/\/wiltingPoint$/, '');
             return (
-              <tr key={id} className="border-b border-rule2 text-right">
+              <tr key={id} className="h-[28px] border-b border-rule2 text-right">
                 <td className="fig text-left">{figures[id]?.label.split(', ')[1]}</td>
                 <td className="pl-4">
                   <FigureText id={`${at}/wiltingPoint`} />
@@ -38,7 +38,7 @@ export function SoilTable() {
           })}
         </tbody>
       </table>
-      <p className="text-[13px]">
+      <p className="py-1 text-[13px]">
         water it can hold for plants <FigureText id="field/water" /> in the rooted depth
       </p>
     </div>

@@ -76,7 +76,7 @@ export function WindowTable() {
                 const cell = (figure: string, band = true) => {
                   const f = e?.figures[`${w.figures}/${figure}`];
                   return (
-                    <td className="pl-3 text-right align-top">
+                    <td className="pl-3 text-right align-top leading-[24px]">
                       <FigureText id={`${w.figures}/${figure}`} />
                       {band && f?.low && (
                         <span className="fig block text-[12px] whitespace-nowrap text-ink2">
@@ -119,7 +119,7 @@ export function WindowTable() {
                       {w.kind === 'between' && (
                         <button
                           type="button"
-                          className="link block w-full text-right"
+                          className="link block min-h-[24px] w-full text-right"
                           aria-label={`Widen the window ahead of ${crop(w.beforeCropId)}`}
                           onClick={() => setWiden(w.id)}
                         >
@@ -129,7 +129,7 @@ export function WindowTable() {
                       {e?.weather && (
                         <button
                           type="button"
-                          className="link block w-full text-right"
+                          className="link block min-h-[24px] w-full text-right"
                           aria-label={`Species in the window from ${spokenDate(w.from)}`}
                           onClick={() => setSpecies(w.id)}
                         >
@@ -139,7 +139,7 @@ export function WindowTable() {
                       {!coverIn(w) && (
                         <button
                           type="button"
-                          className="link block w-full text-right whitespace-nowrap"
+                          className="link block min-h-[24px] w-full text-right whitespace-nowrap"
                           aria-label={`Put a cover into the window from ${spokenDate(w.from)}, ${w.words}`}
                           onClick={() => cover(w)}
                         >
@@ -178,7 +178,7 @@ function Calendar() {
       {covers.map((c) => (
         <div key={c.id} className="border-b border-rule2 py-1">
           <span className="text-[13.5px]">{c.name}</span>
-          <ol className="fig flex flex-wrap gap-x-5 text-[13px]">
+          <ol className="fig flex flex-wrap gap-x-5 text-[13px] leading-[26px]">
             {e.calendar
               .filter((d) => d.subject === c.id)
               .map((d) => (

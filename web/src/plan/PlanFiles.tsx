@@ -16,9 +16,10 @@ function hand(blob: Blob, name: string) {
 }
 
 const PRINT_WIDTH = 1000;
-const PRINT_HEIGHT = 330;
+const PRINT_HEIGHT = 386;
 const NO_HAND: SectionHand = {
   drag: () => undefined,
+  dragStand: () => undefined,
   drop: () => undefined,
   cancel: () => undefined,
   step: () => undefined,

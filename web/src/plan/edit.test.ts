@@ -8,6 +8,7 @@ import {
   addPass,
   moved,
   moveOperation,
+  moveSubject,
   operationOf,
   removeCover,
   removeCrop,
@@ -118,6 +119,15 @@ describe('editing a plan', () => {
       countedBack: { from: '2027-10-01', days: 3 },
     });
     expect(back.operations).toHaveLength(dragged.operations.length);
+  });
+
+  test('a crop carried by some days takes its typed dates along and leaves the rest', () => {
+    const { plan, corn, barley } = planted();
+    const warm = setWhen(plan, 'harvest', corn, { degreeDays: {} });
+    const later = moveSubject(warm, corn, 9);
+    expect(operationOf(later, 'sow', corn)?.when.on).toBe('2027-05-21');
+    expect(operationOf(later, 'harvest', corn)?.when).toEqual({ degreeDays: {} });
+    expect(operationOf(later, 'harvest', barley)).toEqual(operationOf(warm, 'harvest', barley));
   });
 
   test('a cover put into a crop is sown in the way of its window', () => {

@@ -1,4 +1,5 @@
 import type { Plan, Schemas } from '../api/client';
+import { addDays } from '../section/scale';
 
 type Operation = Schemas['OperationEntry'];
 type Params = Schemas['ParamsEntry'];
@@ -50,6 +51,16 @@ export function setWhen(plan: Plan, kind: string, subject: string, when: When): 
 export const moveOperation = (plan: Plan, id: string, day: string): Plan => ({
   ...plan,
   operations: plan.operations.map((o) => (o.id === id ? { ...o, when: { on: day } } : o)),
+});
+
+/** Moves everything dated of a crop or cover by so many days; dates that follow others follow. */
+export const moveSubject = (plan: Plan, subject: string, days: number): Plan => ({
+  ...plan,
+  operations: plan.operations.map((o) =>
+    o.subject === subject && o.when.on && o.kind !== 'pass'
+      ? { ...o, when: { on: addDays(o.when.on, days) } }
+      : o,
+  ),
 });
 
 /** Changes what an operation carries; without the operation there is nothing to change. */

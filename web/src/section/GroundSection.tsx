@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState, type PointerEvent } from 'react';
 
 import type { Evaluation } from '../api/client';
 import type { DisplayList, Frame, Note } from './geometry';
@@ -17,6 +17,8 @@ import { addDays, dateOf, dayNumber, spokenDate } from './scale';
 export interface SectionHand {
   /** Called at every day while a pin is dragged. */
   drag: (operationId: string, day: string) => void;
+  /** Called at every day while a whole stand is dragged: by how many days in all. */
+  dragStand: (subject: string, days: number) => void;
   drop: () => void;
   cancel: () => void;
   /** One keyboard step. */
@@ -44,6 +46,8 @@ interface Props {
 }
 
 const WINDOW_MARGIN_DAYS = 25;
+/** px a stand is pressed and moved before it is carried. */
+const CARRY_SLACK = 5;
 /** px beside the time axis of the unfolded section and the strip. */
 const SIDES = { left: 52, right: 34 };
 
@@ -133,6 +137,42 @@ export function GroundSection(p: Props) {
     [p.width, p.height, p.fold, p.us, held, from, to, p.evaluation, p.moved],
   );
   const d = useMemo(() => layOut(section, frame), [section, frame]);
+  const press = useRef<{ subject: string; x: number; days: number; moving: boolean }>(undefined);
+  const pxPerDay = (d.scale.x1 - d.scale.x0) / (d.scale.to - d.scale.from);
+  const carry = {
+    down: (e: PointerEvent<SVGSVGElement>) => {
+      const stand = (e.target as Element).closest('[data-stand]');
+      if (e.button !== 0 || e.pointerType === 'touch' || !stand) return false;
+      press.current = {
+        subject: stand.getAttribute('data-stand') ?? '',
+        x: e.clientX,
+        days: 0,
+        moving: false,
+      };
+      return true;
+    },
+    move: (e: PointerEvent<SVGSVGElement>) => {
+      const c = press.current;
+      if (!c || e.buttons === 0) return;
+      if (!c.moving && Math.abs(e.clientX - c.x) < CARRY_SLACK) return;
+      if (!c.moving) {
+        c.moving = true;
+        setHeld({ from, to });
+      }
+      const days = Math.round((e.clientX - c.x) / pxPerDay);
+      if (days !== c.days) {
+        c.days = days;
+        p.hand.dragStand(c.subject, days);
+      }
+    },
+    end: (how: 'drop' | 'cancel') => {
+      const c = press.current;
+      press.current = undefined;
+      if (!c?.moving) return;
+      setHeld(undefined);
+      if (c.days !== 0) p.hand[how]();
+    },
+  };
   const full = p.fold === 'full';
   const wide = p.width > 900;
   const empty = section.stands.length === 0;
@@ -149,17 +189,25 @@ export function GroundSection(p: Props) {
       aria-label="Ground section: + and - zoom, arrows move, 0 shows all of it"
       tabIndex={0}
       className={`block select-none ${zoom.view ? 'cursor-grab' : ''}`}
-      onPointerDown={zoom.ground.down}
-      onPointerUp={zoom.ground.up}
+      onPointerDown={(e) => {
+        if (!carry.down(e)) zoom.ground.down(e);
+      }}
+      onPointerUp={() => {
+        carry.end('drop');
+        zoom.ground.up();
+      }}
       onPointerMove={(e) => {
+        carry.move(e);
         zoom.ground.move(e);
         hover.current?.at(e);
       }}
       onPointerLeave={() => {
+        carry.end('drop');
         zoom.ground.up();
         hover.current?.gone();
       }}
       onKeyDown={(e) => {
+        if (e.key === 'Escape') carry.end('cancel');
         if (e.target !== e.currentTarget || e.ctrlKey || e.metaKey || e.altKey) return;
         if (zoom.key(e.key)) e.preventDefault();
       }}
@@ -168,7 +216,7 @@ export function GroundSection(p: Props) {
         if (stand) p.hand.pick(stand.getAttribute('data-stand') ?? '');
       }}
     >
-      <g role="img" aria-label={inWords(section, p.us)}>
+      <g role="img" aria-label={inWords(section, p.us, p.evaluation)}>
         <Patterns prefix={id} />
         <Ground d={d} />
         <Stands d={d} prefix={id} thin={!full} />

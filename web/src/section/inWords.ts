@@ -1,8 +1,9 @@
+import type { Evaluation } from '../api/client';
 import type { Section } from './geometry';
 import { spokenDate } from './scale';
 
 /** The section in words, for those who do not see it. */
-export function inWords(s: Section, us: boolean) {
+export function inWords(s: Section, us: boolean, e?: Pick<Evaluation, 'windows' | 'figures'>) {
   if (s.stands.length === 0) return 'Nothing stands here yet.';
   const stands = s.stands.map(
     (x) =>
@@ -12,5 +13,15 @@ export function inWords(s: Section, us: boolean) {
   const passes = s.passes
     .filter((p) => p.share > 0)
     .map((p) => `${p.name} ${spokenDate(p.date)}, ${deep(p.depthCm)} deep`);
-  return `${stands.join('. ')}. Passes: ${passes.join('; ') || 'none'}.`;
+  const windows = (e?.windows ?? [])
+    .filter((w) => w.kind === 'between')
+    .map((w) => {
+      const days = e?.figures[`${w.figures}/days`]?.text ?? '';
+      const warmth = e?.figures[`${w.figures}/degreeDays`];
+      return `${days} days from ${spokenDate(w.from)} to ${spokenDate(w.to)}${warmth ? `, ${warmth.text} ${warmth.unit} above 4 °C` : ''}`;
+    });
+  const told = windows.length > 0 ? ` Windows: ${windows.join('; ')}.` : '';
+  const frosts = s.frosts.map((f) => `${spokenDate(f.from)} to ${spokenDate(f.to)}`);
+  const cold = e && frosts.length > 0 ? ` Usual frost: ${frosts.join('; ')}.` : '';
+  return `${stands.join('. ')}. Passes: ${passes.join('; ') || 'none'}.${told}${cold}`;
 }

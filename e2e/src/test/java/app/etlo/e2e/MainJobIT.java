@@ -131,6 +131,7 @@ class MainJobIT extends InBrowser {
         close(AREA_HA, shown("Field area"), 0.05, "area");
         choose("Soil", "silt loam");
         choose("Drainage", "well drained");
+        page.getByText("Place and frost").click();
         type("Usual last spring frost, day", "25");
         choose("Usual last spring frost, month", "April");
         type("Usual first autumn frost, day", "12");

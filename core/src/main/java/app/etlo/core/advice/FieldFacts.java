@@ -8,17 +8,17 @@ import java.util.Optional;
  * What the adviser entered of a field that judgements look at.
  *
  * @param residuals herbicides that may still act
- * @param history crops of the past, newest last, by name or id of the library
- * @param grazed whether stock have access
  */
 public record FieldFacts(
-        List<Weed> weeds, List<Residual> residuals, List<String> history, boolean organic, boolean grazed) {
-    public static final FieldFacts NONE = new FieldFacts(List.of(), List.of(), List.of(), false, false);
+        
+        List<Weed> weeds,
+        List<Residual> residuals,
+        Optional<LocalDate> newestSoilTest,
+        Optional<String> drainage) {
 
     public FieldFacts {
         weeds = List.copyOf(weeds);
         residuals = List.copyOf(residuals);
-        history = List.copyOf(history);
     }
 
     /**

@@ -33,7 +33,10 @@ public final class Judgements {
             new RootHarvestInWetSeason(),
             new SownOutsideWindow(),
             new PoorUnderMulch(),
-            new NitrogenLeftByCrop());
+            new NitrogenLeftByCrop(),
+            new SoilTestOld(),
+            new GrazedOnWetGround(),
+            new SeedBankFed());
 
     private Judgements() {}
 

@@ -219,12 +219,10 @@ public final class Evaluator {
                     f.residuals().orElse(List.of()).stream()
                             .map(r -> new FieldFacts.Residual(r.activeIngredient(), r.appliedOn(), r.intervalMonths()))
                             .toList(),
-                    f.history().orElse(List.of()).stream()
-                            .sorted(Comparator.comparingInt(FieldEntry.Past::year))
-                            .map(FieldEntry.Past::crop)
-                            .toList(),
-                    f.certification().map(c -> !c.equals("conventional")).orElse(false),
-                    f.livestock().isPresent());
+                    f.soilTests().orElse(List.of()).stream()
+                            .map(FieldEntry.SoilTest::date)
+                            .max(Comparator.naturalOrder()),
+                    f.drainage());
         }
 
         private List<Window> windows() {

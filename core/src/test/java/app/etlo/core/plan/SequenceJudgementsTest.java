@@ -186,6 +186,40 @@ class SequenceJudgementsTest {
     }
 
     @Test
+    void a_soil_test_past_its_clock() {
+        String tests = "\"station\":\"tarrow-ridge\",\"soilTests\":[{\"date\":\"2019-03-01\"},{\"date\":\"%s\"}]";
+        speaks("soil-test-old", crops("oats").field(tests.formatted("2022-05-31")));
+        silent("soil-test-old", crops("oats").field(tests.formatted("2022-06-02")));
+        silent("soil-test-old", crops("oats"));
+    }
+
+    @Test
+    void a_cover_grazed_on_wet_ground_ahead_of_no_till() {
+        FieldPlans grazed = crops("oats", "grain-corn")
+                .cover("v1", "before", "c2", "", "cereal-rye")
+                .operation("sow", "v1", "2026-09-26", "")
+                .operation("end", "v1", "2027-04-20", "\"method\":\"graze\"");
+        speaks("grazed-on-wet-ground", grazed.field("\"station\":\"tarrow-ridge\",\"drainage\":\"poorly drained\""));
+        silent("grazed-on-wet-ground", grazed.field("\"station\":\"tarrow-ridge\",\"drainage\":\"well drained\""));
+    }
+
+    @Test
+    void weeds_that_seed_in_a_warm_window() {
+        String weedy = "\"station\":\"tarrow-ridge\",\"weeds\":[{\"name\":\"fat hen\",\"pressure\":\"%s\"}]";
+        FieldPlans summer = FieldPlans.of()
+                .crop("winter-wheat", "2026-10-02", "2027-07-15")
+                .crop("grain-corn", "2028-05-05", "2028-10-12");
+        speaks("seed-bank-fed", summer.field(weedy.formatted("high")));
+        silent("seed-bank-fed", summer.field(weedy.formatted("medium")));
+        silent(
+                "seed-bank-fed",
+                FieldPlans.of()
+                        .crop("grain-corn", "2027-05-02", "2027-10-15")
+                        .crop("soybean", "2028-05-05", "2028-10-12")
+                        .field(weedy.formatted("high")));
+    }
+
+    @Test
     void weather_that_stands_on_little() {
         speaks("weather-uncertain", crops("oats").field("\"point\":{\"lat\":50,\"lon\":0}"));
         silent("weather-uncertain", crops("oats"));
