@@ -35,7 +35,7 @@ final class GroundRun {
         String email = UUID.randomUUID() + "@bench.example";
         visitor.post(
                         "/api/practices",
-                        "{\"name\":\"Bench\",\"email\":\"" + email + "\",\"password\":\"correct horse bench\"}")
+                        "{\"practice\":\"Bench\",\"email\":\"" + email + "\",\"password\":\"correct horse bench\"}")
                 .ok();
         visitor.get("/api/session").ok();
         weather();

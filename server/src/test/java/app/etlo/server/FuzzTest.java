@@ -116,22 +116,41 @@ class FuzzTest {
         }
     }
 
-    @Test
-    void tables_of_lots() {
-        String sound = "species;lot;purity %;germination %;hard seed %;tested;bag kg;supplier\n"
-                + "Cereal rye;R 1;98,5;91;;2026-08-01;25;Somebody\n"
-                + "Hairy vetch;\"V; 2\";96;82;9;;;\n"
-                + "Crimson clover;C 3;97.5;88;4;2026-07-12;20;\n";
-        assertThat(send(600, 20260606, r -> {
+    private void tables(String path, String sound, long seed) {
+        assertThat(send(600, seed, r -> {
                     StringBuilder table = new StringBuilder(sound);
                     for (int k = r.nextInt(4); k >= 0; k--) {
                         int at = r.nextInt(table.length());
                         table.replace(
                                 at, Math.min(table.length(), at + r.nextInt(6)), PIECES.get(r.nextInt(PIECES.size())));
                     }
-                    return browser.file("/api/lots/tables", table.toString().getBytes(StandardCharsets.UTF_8));
+                    return browser.file(path, table.toString().getBytes(StandardCharsets.UTF_8));
                 }))
                 .hasSize(600);
+    }
+
+    @Test
+    void tables_of_lots() {
+        tables(
+                "/api/lots/tables",
+                "species;lot;purity %;germination %;hard seed %;tested;bag kg;supplier\n"
+                        + "Cereal rye;R 1;98,5;91;;2026-08-01;25;Somebody\n"
+                        + "Hairy vetch;\"V; 2\";96;82;9;;;\n"
+                        + "Crimson clover;C 3;97.5;88;4;2026-07-12;20;\n",
+                20260606);
+    }
+
+    @Test
+    void weather_files_and_soil_tests() {
+        tables(
+                "/api/weather/previews?latitude=50",
+                "DATE,TMIN,TMAX,TMAX_ATTRIBUTES,PRCP,SNWD\n2020-02-28,-12,35,\",,W\",0,0\n"
+                        + "2020-02-29,1,64,\",X,W\",12,-9999\n20200301,5,71,,3,0\n2020-03-05,5,71,,3,0\n",
+                20260607);
+        tables(
+                "/api/soil-tests/tables",
+                "Sampled,Depth (cm),pH,OM %,Olsen P,K\n2025-03-11,20,6.7,2.6,25,158\n2025-03-11,60,6.9,,,\n",
+                20260608);
     }
 
     @Test
@@ -140,7 +159,8 @@ class FuzzTest {
         for (int i = 0; i < 200; i++) {
             byte[] noise = new byte[r.nextInt(4000)];
             r.nextBytes(noise);
-            for (String path : List.of("/api/dossiers", "/api/lots/tables")) {
+            for (String path : List.of(
+                    "/api/dossiers", "/api/lots/tables", "/api/weather/previews", "/api/soil-tests/tables")) {
                 assertThat(browser.file(path, noise).status()).isEqualTo(400);
             }
         }

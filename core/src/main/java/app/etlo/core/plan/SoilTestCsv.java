@@ -88,7 +88,7 @@ public final class SoilTestCsv {
     private SoilTestTable all(String text, Map<String, String> mapping) {
         String first = text.lines().findFirst().orElse("");
         char between = first.indexOf(';') >= 0 ? ';' : first.indexOf('\t') >= 0 ? '\t' : ',';
-        if (first.indexOf(between) < 0) {
+        if (first.indexOf(between) < 0 || first.chars().anyMatch(ch -> ch < ' ' && ch != '\t')) {
             throw new Refused("/file", "line 1 names the columns, such as date, depth cm, pH, OM %, P, K, NO3");
         }
         CSVFormat format = CSVFormat.DEFAULT
