@@ -88,7 +88,7 @@ export function WindowTable() {
                 };
                 return (
                   <tr key={w.id} className="border-b border-rule2">
-                    <td className="py-1 align-top leading-tight">
+                    <td className="min-w-44 py-1 align-top leading-tight">
                       {w.kind === 'between' ? (
                         <>
                           {crop(w.afterCropId)} → {crop(w.beforeCropId)}

@@ -41,6 +41,7 @@ function drawnSection(evaluation: Evaluation, us: boolean): string {
         us={us}
         moved={{}}
         hand={NO_HAND}
+        still
       />,
     ),
   );

@@ -42,6 +42,8 @@ interface Props {
   /** Show only the days the bench is about, for want of width. */
   oneWindow?: boolean;
   moved: Record<string, string>;
+  /** A picture, with nothing to be taken hold of. */
+  still?: boolean;
   hand: SectionHand;
 }
 
@@ -262,9 +264,11 @@ export function GroundSection(p: Props) {
         )}
         {!empty && full && (
           <Word x={d.scale.x1} y={12} text italic size={12.5} fill="var(--ink2)" anchor="end">
-            {wide
+            {wide && !p.still
               ? `outlines of typical height, not a forecast${zoom.view ? '; 0 shows the whole rotation' : '; wheel or + to zoom'}`
-              : 'typical heights'}
+              : wide
+                ? 'outlines of typical height, not a forecast'
+                : 'typical heights'}
           </Word>
         )}
       </g>

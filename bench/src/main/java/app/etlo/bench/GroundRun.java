@@ -43,7 +43,8 @@ final class GroundRun {
     }
 
     private static String file() {
-        WeatherSeries s = new WeatherGenerator(KnowledgeLoader.shipped().stations().get("tarrow-ridge")).years(1995, 2024);
+        WeatherSeries s =
+                new WeatherGenerator(KnowledgeLoader.shipped().stations().get("tarrow-ridge")).years(1995, 2024);
         StringBuilder text = new StringBuilder("date,tmin_c,tmax_c,prcp_mm\n");
         for (int i = 0; i < s.days(); i++) {
             text.append(s.date(i))
@@ -58,7 +59,8 @@ final class GroundRun {
         double[] chart = new double[READINGS];
         for (int i = 0; i < READINGS; i++) {
             long start = System.nanoTime();
-            visitor.send("POST", "/api/weather/previews?latitude=43", text, FILE).ok();
+            visitor.send("POST", "/api/weather/previews?latitude=43", text, FILE)
+                    .ok();
             preview[i] = (System.nanoTime() - start) / 1e6;
             String taken = visitor.send("POST", "/api/weather?name=Yard&latitude=43", text, FILE)
                     .ok();

@@ -179,7 +179,8 @@ class GroundIT extends InBrowser {
         page.navigate("/fields/field-hatch-field/rotation");
         Locator section = page.locator("#section");
         Locator harvest = page.getByRole(
-                AriaRole.SLIDER, new Page.GetByRoleOptions().setName(Pattern.compile("^Harvest"))).first();
+                        AriaRole.SLIDER, new Page.GetByRoleOptions().setName(Pattern.compile("^Harvest")))
+                .first();
         assertThat(harvest).isVisible();
         String whole = ticks();
         section.focus();
@@ -226,10 +227,12 @@ class GroundIT extends InBrowser {
         demo();
         page.navigate("/weather?at=karrel-downs");
         assertThat(page.locator("main")).containsText("southern hemisphere");
-        assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^days: 1\\. \\d+.*°C"))))
+        assertThat(page.getByRole(
+                        AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^days: 1\\. \\d+.*°C"))))
                 .isVisible();
         button("in inches and °F").click();
-        assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^days: 1\\. \\d+.*°F"))))
+        assertThat(page.getByRole(
+                        AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^days: 1\\. \\d+.*°F"))))
                 .isVisible();
         accessible("weather of the south");
     }

@@ -159,8 +159,8 @@ class FuzzTest {
         for (int i = 0; i < 200; i++) {
             byte[] noise = new byte[r.nextInt(4000)];
             r.nextBytes(noise);
-            for (String path : List.of(
-                    "/api/dossiers", "/api/lots/tables", "/api/weather/previews", "/api/soil-tests/tables")) {
+            for (String path :
+                    List.of("/api/dossiers", "/api/lots/tables", "/api/weather/previews", "/api/soil-tests/tables")) {
                 assertThat(browser.file(path, noise).status()).isEqualTo(400);
             }
         }

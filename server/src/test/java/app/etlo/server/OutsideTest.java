@@ -41,12 +41,16 @@ class OutsideTest {
     private void liesAt(double latitude) {
         JsonNode field = browser.get("/api/fields/f1").json();
         ObjectNode mine = field.deepCopy();
-        mine.put("station", "tarrow-ridge").putObject("point").put("lat", latitude).put("lon", 7.5);
+        mine.put("station", "tarrow-ridge")
+                .putObject("point")
+                .put("lat", latitude)
+                .put("lon", 7.5);
         browser.change("/api/fields/f1", field.toString(), mine.toString());
     }
 
     private static String forecast(double tminC, double tmaxC) {
-        ObjectNode told = Browser.JSON.createObjectNode().put("issued", Instant.now().toString());
+        ObjectNode told =
+                Browser.JSON.createObjectNode().put("issued", Instant.now().toString());
         ArrayNode days = told.putArray("days");
         for (int i = 0; i < 10; i++) {
             days.addObject()
@@ -83,7 +87,8 @@ class OutsideTest {
         Outdoors.says("probe", 41.5, () -> "{\"measured\":\"2026-01-01T06:00:00Z\",\"depth_cm\":5,\"celsius\":7.4}");
         liesAt(41.5);
         assertThat(evaluated().path("weather").has("forecastIssued")).isFalse();
-        JsonNode told = outsideOnce(o -> o.at("/forecast").has("told") && o.at("/probe").has("told"));
+        JsonNode told =
+                outsideOnce(o -> o.at("/forecast").has("told") && o.at("/probe").has("told"));
         assertThat(told.at("/forecast/answer/days")).hasSize(10);
         assertThat(told.at("/probe/answer/celsius").asDouble()).isEqualTo(7.4);
         assertThat(evaluated().path("weather").has("forecastIssued")).isTrue();
@@ -93,10 +98,14 @@ class OutsideTest {
     void a_lie_is_not_believed_and_the_last_good_answer_stays() {
         Outdoors.says("forecast", 42.25, () -> forecast(3, 9));
         liesAt(42.25);
-        String issued = outsideOnce(o -> o.at("/forecast").has("told")).at("/forecast/told").asText();
+        String issued = outsideOnce(o -> o.at("/forecast").has("told"))
+                .at("/forecast/told")
+                .asText();
         Outdoors.says("forecast", 42.25, () -> forecast(12, 4));
         // three hours later it would be asked again
-        long mine = jdbc.sql("select max(workspace_id) from adviser").query(Long.class).single();
+        long mine = jdbc.sql("select max(workspace_id) from adviser")
+                .query(Long.class)
+                .single();
         int aged = Workspace.acting(
                 mine,
                 () -> jdbc.sql("update service_answer set fetched_at = fetched_at - interval '4 hours'"

@@ -50,8 +50,8 @@ final class Samples {
 
     /** Takes a weather file into the practice; the id of its series. */
     static String weatherInto(Browser browser) {
-        Browser.Answer taken = browser.file(
-                "/api/weather?name=Yard&latitude=50", weatherFile().getBytes(StandardCharsets.UTF_8));
+        Browser.Answer taken =
+                browser.file("/api/weather?name=Yard&latitude=50", weatherFile().getBytes(StandardCharsets.UTF_8));
         if (taken.status() != 200) {
             throw new IllegalStateException(taken.text());
         }

@@ -183,7 +183,8 @@ class WallTest {
             }
         }
         assertThat(tried).isGreaterThanOrEqualTo(18);
-        assertThat(other.get("/api/fields?asOf=2026-06-01").json().path("fields")).isEmpty();
+        assertThat(other.get("/api/fields?asOf=2026-06-01").json().path("fields"))
+                .isEmpty();
         assertThat(other.get("/api/weather").json().path("series")).isEmpty();
         for (String list : List.of("/api/farms", "/api/lots")) {
             assertThat(other.get(list).json()).as(list).isEmpty();

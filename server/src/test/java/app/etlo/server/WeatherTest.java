@@ -57,7 +57,8 @@ class WeatherTest {
         JsonNode climate = browser.get("/api/fields/f1/climate?asOf=2026-06-01").json();
         assertThat(climate.path("months")).hasSize(12);
         // 10 of July's 31 days are divisible by three: 62 mm
-        assertThat(climate.at("/months/6/rain/middle").asDouble()).isEqualTo(62, org.assertj.core.api.Assertions.within(0.1));
+        assertThat(climate.at("/months/6/rain/middle").asDouble())
+                .isEqualTo(62, org.assertj.core.api.Assertions.within(0.1));
     }
 
     @Test
@@ -66,7 +67,8 @@ class WeatherTest {
         byte[] file = browser.get("/api/plans/p1/dossier").bytes();
         Browser other = Browser.ofNewPractice(mvc);
         assertThat(other.file("/api/dossiers", file).status()).isEqualTo(200);
-        assertThat(other.get("/api/weather").json().at("/series/0/name").asText()).isEqualTo("Yard");
+        assertThat(other.get("/api/weather").json().at("/series/0/name").asText())
+                .isEqualTo("Yard");
     }
 
     @Test
@@ -85,8 +87,8 @@ class WeatherTest {
         JsonNode asked = browser.file("/api/weather/previews?latitude=50", file).json();
         assertThat(asked.path("temperatureDoubt").asText()).contains("warmest days reach");
         assertThat(asked.path("temperatureOr").toString()).contains("\"f\"");
-        JsonNode right =
-                browser.file("/api/weather/previews?latitude=50&temperature=f", file).json();
+        JsonNode right = browser.file("/api/weather/previews?latitude=50&temperature=f", file)
+                .json();
         assertThat(right.has("temperatureDoubt")).isFalse();
     }
 
@@ -96,11 +98,15 @@ class WeatherTest {
         assertThat(a.status()).isEqualTo(400);
         assertThat(a.json().at("/problems/0/message").asText()).contains("date,tmin_c,tmax_c,prcp_mm");
         byte[] good = Samples.weatherFile().getBytes(StandardCharsets.UTF_8);
-        assertThat(browser.file("/api/weather?name=x&latitude=91", good).status()).isEqualTo(400);
-        assertThat(browser.file("/api/weather?name=&latitude=50", good).status()).isEqualTo(400);
-        assertThat(browser.file("/api/weather?name=x&latitude=50&temperature=kelvin", good).status())
+        assertThat(browser.file("/api/weather?name=x&latitude=91", good).status())
                 .isEqualTo(400);
-        assertThat(browser.file("/api/weather?name=x&latitude=50&replaces=nothing", good).status())
+        assertThat(browser.file("/api/weather?name=&latitude=50", good).status())
+                .isEqualTo(400);
+        assertThat(browser.file("/api/weather?name=x&latitude=50&temperature=kelvin", good)
+                        .status())
+                .isEqualTo(400);
+        assertThat(browser.file("/api/weather?name=x&latitude=50&replaces=nothing", good)
+                        .status())
                 .isEqualTo(404);
     }
 
@@ -114,8 +120,7 @@ class WeatherTest {
         browser.file("/api/weather?name=Yard&latitude=50&replaces=" + id, file);
         JsonNode now = evaluated();
         assertThat(now.at("/figures/window~1c2~1degreeDays/value").asDouble()).isEqualTo(before);
-        assertThat(now.at("/figures/window~1c2~1water/value").asDouble())
-                .isLessThan(300);
+        assertThat(now.at("/figures/window~1c2~1water/value").asDouble()).isLessThan(300);
     }
 
     @Test
@@ -139,8 +144,7 @@ class WeatherTest {
     void a_window_is_widened_by_a_plan_that_can_be_saved_as_it_comes() {
         changeField("station", "tarrow-ridge");
         ObjectNode body = request(Samples.plan()).put("windowId", "c1-c2");
-        JsonNode proposals =
-                browser.post("/api/windows/proposals", body).json().path("proposals");
+        JsonNode proposals = browser.post("/api/windows/proposals", body).json().path("proposals");
         assertThat(proposals).isNotEmpty();
         JsonNode first = proposals.get(0);
         assertThat(first.path("days").asInt()).isPositive();

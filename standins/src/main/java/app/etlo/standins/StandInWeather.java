@@ -1,9 +1,9 @@
 package app.etlo.standins;
 
-import app.etlo.core.knowledge.KnowledgeLoader;
-import app.etlo.core.plan.Climates;
 import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.KnowledgeLoader;
 import app.etlo.core.knowledge.Station;
+import app.etlo.core.plan.Climates;
 import app.etlo.core.weather.Climate;
 import app.etlo.core.weather.WeatherSeries;
 import java.time.LocalDate;
@@ -35,7 +35,8 @@ final class StandInWeather {
 
     /** The next days from one on. */
     List<Day> forecast(double latitude, double longitude, LocalDate from) {
-        Random random = new Random((Double.hashCode(latitude) * 31L + Double.hashCode(longitude)) * 31 + from.toEpochDay());
+        Random random =
+                new Random((Double.hashCode(latitude) * 31L + Double.hashCode(longitude)) * 31 + from.toEpochDay());
         List<Day> days = new ArrayList<>();
         double error = 0;
         for (int i = 0; i < DAYS; i++) {

@@ -37,7 +37,8 @@ class StandInWeatherTest {
     void the_same_question_has_the_same_answer_also_over_new_year() {
         LocalDate day = LocalDate.of(2026, 12, 27);
         assertThat(weather.forecast(50, -36, day)).isEqualTo(weather.forecast(50, -36, day));
-        assertThat(weather.forecast(50, -36, day)).hasSize(StandInWeather.DAYS).allSatisfy(d -> assertThat(d.tminC())
-                .isLessThan(d.tmaxC()));
+        assertThat(weather.forecast(50, -36, day))
+                .hasSize(StandInWeather.DAYS)
+                .allSatisfy(d -> assertThat(d.tminC()).isLessThan(d.tmaxC()));
     }
 }

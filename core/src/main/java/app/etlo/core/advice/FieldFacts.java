@@ -10,11 +10,7 @@ import java.util.Optional;
  * @param residuals herbicides that may still act
  */
 public record FieldFacts(
-        
-        List<Weed> weeds,
-        List<Residual> residuals,
-        Optional<LocalDate> newestSoilTest,
-        Optional<String> drainage) {
+        List<Weed> weeds, List<Residual> residuals, Optional<LocalDate> newestSoilTest, Optional<String> drainage) {
 
     public FieldFacts {
         weeds = List.copyOf(weeds);

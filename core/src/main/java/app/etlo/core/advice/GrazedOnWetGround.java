@@ -21,9 +21,11 @@ final class GrazedOnWetGround extends Judgement {
     public Stream<Note> judge(Situation s) {
         boolean wet = s.field().drainage().map(d -> d.contains("poorly")).orElse(false);
         return s.covers().stream()
-                .filter(c -> wet && c.end().map(e -> e.method().id().equals("graze")).orElse(false))
+                .filter(c ->
+                        wet && c.end().map(e -> e.method().id().equals("graze")).orElse(false))
                 .flatMap(c -> c.next().stream()
-                        .filter(n -> "no-till".equals(s.systems().get(n.id())) && n.planted().isPresent())
+                        .filter(n -> "no-till".equals(s.systems().get(n.id()))
+                                && n.planted().isPresent())
                         .map(n -> note(
                                 n.id() + "/" + c.id(),
                                 c.end().map(e -> e.date()),

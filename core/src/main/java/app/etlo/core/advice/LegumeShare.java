@@ -24,11 +24,15 @@ final class LegumeShare extends Judgement {
                 .anyMatch(k -> k.species().group().isLegume());
         int n = s.crops().size();
         if (n >= 3 && crops == 0 && !covers) {
-            return Stream.of(speak(s, "No legume stands in the rotation, neither as a crop nor in a cover: all nitrogen is bought.",
+            return Stream.of(speak(
+                    s,
+                    "No legume stands in the rotation, neither as a crop nor in a cover: all nitrogen is bought.",
                     "a legume in a cover, or one as a crop"));
         }
         if (n >= 2 && crops * 2 > n) {
-            return Stream.of(speak(s, crops + " of " + n + " crops are legumes. Root rots and nematodes of legumes build up.",
+            return Stream.of(speak(
+                    s,
+                    crops + " of " + n + " crops are legumes. Root rots and nematodes of legumes build up.",
                     "fewer legumes, of other kinds"));
         }
         return Stream.empty();

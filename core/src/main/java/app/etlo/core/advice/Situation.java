@@ -68,7 +68,7 @@ public record Situation(
             Optional<Stand> stand,
             Optional<CoverCredit> credit,
             Optional<Window> window,
-            List<UsefulSowing> useful){}
+            List<UsefulSowing> useful) {}
 
     /**
      * A number as typed.

@@ -22,7 +22,8 @@ final class SoilTestOld extends Judgement {
 
     @Override
     public Stream<Note> judge(Situation s) {
-        return s.field()
+        return s
+                .field()
                 .newestSoilTest()
                 .filter(d -> d.isBefore(s.asOf().minusYears(CLOCK_YEARS)))
                 .map(d -> note(

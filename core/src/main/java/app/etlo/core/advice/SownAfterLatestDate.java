@@ -16,7 +16,8 @@ final class SownAfterLatestDate extends Judgement {
                 Weight.THINK,
                 Step.SOW,
                 "a species is sown after its latest useful day: by degree days of the place's weather, else counted from the usual first autumn frost",
-                Source.own("Etlo's own degree days per species to a useful stand, or days from the first autumn frost, until growth is simulated"),
+                Source.own(
+                        "Etlo's own degree days per species to a useful stand, or days from the first autumn frost, until growth is simulated"),
                 "rough");
     }
 
@@ -35,7 +36,11 @@ final class SownAfterLatestDate extends Judgement {
                                 java.util.Optional.of(sown),
                                 u.species().name() + " reaches a useful stand in this window in only " + u.years()
                                         + " of the years on record, even sown on its first day.",
-                                List.of("window " + c.window().map(w -> w.from() + " " + w.to()).orElse(""),
+                                List.of(
+                                        "window "
+                                                + c.window()
+                                                        .map(w -> w.from() + " " + w.to())
+                                                        .orElse(""),
                                         u.years() + " years"),
                                 "a wider window, or a faster species")));
     }

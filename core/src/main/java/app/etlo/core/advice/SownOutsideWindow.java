@@ -15,7 +15,8 @@ final class SownOutsideWindow extends Judgement {
                 Weight.THINK,
                 Step.SOW,
                 "a cover sown into a crop is sown outside the days its kind of window allows",
-                Source.commonPractice("interseeding at V3 to V6, overseeding before leaf drop, frost seeding while nights still freeze"),
+                Source.commonPractice(
+                        "interseeding at V3 to V6, overseeding before leaf drop, frost seeding while nights still freeze"),
                 "fair");
     }
 
@@ -30,8 +31,9 @@ final class SownOutsideWindow extends Judgement {
                                 .map(d -> note(
                                         c.id(),
                                         Optional.of(d),
-                                        "Sown on " + Shown.date(d) + ", but " + w.kind().words() + " asks for "
-                                                + Shown.date(w.from()) + " to " + Shown.date(w.sowUntil()) + ".",
+                                        "Sown on " + Shown.date(d) + ", but "
+                                                + w.kind().words() + " asks for " + Shown.date(w.from()) + " to "
+                                                + Shown.date(w.sowUntil()) + ".",
                                         List.of("sown " + d, w.from() + " to " + w.sowUntil()),
                                         "a sowing date inside those days"))));
     }

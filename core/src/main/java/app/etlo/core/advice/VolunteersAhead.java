@@ -32,7 +32,8 @@ final class VolunteersAhead extends Judgement {
                         && crops.get(i).harvested().isPresent())
                 .flatMap(i -> crops.subList(i + 1, crops.size()).stream()
                         .filter(later -> later.planted()
-                                .map(p -> p.isBefore(crops.get(i).harvested().orElseThrow().plusYears(3)))
+                                .map(p -> p.isBefore(
+                                        crops.get(i).harvested().orElseThrow().plusYears(3)))
                                 .orElse(false))
                         .filter(later -> like(crops.get(i), later))
                         .findFirst()
@@ -51,7 +52,8 @@ final class VolunteersAhead extends Judgement {
         return note(
                 later.id() + "/" + first.id(),
                 later.planted(),
-                "Volunteers of " + name + " come up for years, and " + later.crop().name().toLowerCase(Locale.ROOT)
+                "Volunteers of " + name + " come up for years, and "
+                        + later.crop().name().toLowerCase(Locale.ROOT)
                         + " bears few means against them. Let them sprout and end them in the windows between.",
                 List.of(first.crop().id() + " before " + later.crop().id()),
                 "a shallow pass after harvest, or a crop of the other kind in between");

@@ -24,12 +24,14 @@ final class WeatherUncertain extends Judgement {
     public Stream<Note> judge(Situation s) {
         return s.weather().stream().flatMap(w -> {
             if (Math.abs(w.latitude()) > POLAR) {
-                return speak("The place lies beyond the polar circle, where the rules for light and frost are not made for"
-                        + " farming. Take the forecasts with care.");
+                return speak(
+                        "The place lies beyond the polar circle, where the rules for light and frost are not made for"
+                                + " farming. Take the forecasts with care.");
             }
             if (!w.chosen()) {
-                return speak("No station is chosen: " + w.name()
-                        + " is taken because it is nearest in latitude, which says little. Choose one, or bring a record.");
+                return speak(
+                        "No station is chosen: " + w.name()
+                                + " is taken because it is nearest in latitude, which says little. Choose one, or bring a record.");
             }
             return w.years() < FULL_RECORD
                     ? speak("The record of " + w.name() + " has " + w.years() + " whole "
@@ -40,6 +42,7 @@ final class WeatherUncertain extends Judgement {
     }
 
     private Stream<Note> speak(String text) {
-        return Stream.of(note("field", Optional.empty(), text, List.of(text), "a station of the place's climate, or its own record"));
+        return Stream.of(note(
+                "field", Optional.empty(), text, List.of(text), "a station of the place's climate, or its own record"));
     }
 }

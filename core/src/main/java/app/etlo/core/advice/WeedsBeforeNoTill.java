@@ -20,11 +20,13 @@ final class WeedsBeforeNoTill extends Judgement {
     @Override
     public Stream<Note> judge(Situation s) {
         return s.crops().stream()
-                .filter(c -> "no-till".equals(s.systems().get(c.id())) && c.planted().isPresent())
+                .filter(c ->
+                        "no-till".equals(s.systems().get(c.id())) && c.planted().isPresent())
                 .findFirst()
                 .stream()
                 .flatMap(c -> s.field().weeds().stream()
-                        .filter(w -> !w.underControl() && (w.perennial() || w.pressure().equals("high")))
+                        .filter(w -> !w.underControl()
+                                && (w.perennial() || w.pressure().equals("high")))
                         .map(w -> note(
                                 c.id() + "/" + w.name(),
                                 c.planted(),

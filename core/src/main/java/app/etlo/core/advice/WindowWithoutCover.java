@@ -45,7 +45,8 @@ final class WindowWithoutCover extends Judgement {
     }
 
     private static String bareWinter(Window w) {
-        long winter = w.from().datesUntil(w.to())
+        long winter = w.from()
+                .datesUntil(w.to())
                 .filter(d -> d.getMonthValue() >= 11 || d.getMonthValue() <= 3)
                 .count();
         return winter >= MANY_WINTER_DAYS ? ", " + winter + " of them from November to March" : "";

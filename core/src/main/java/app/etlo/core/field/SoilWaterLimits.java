@@ -23,8 +23,7 @@ public final class SoilWaterLimits {
     /** Wilting point, field capacity and saturation lie at least this far apart. */
     private static final double LEAST_APART = 0.02;
 
-    private static final String T1500 =
-            "(-0.024*S + 0.487*C + 0.006*OM + 0.005*S*OM - 0.013*C*OM + 0.068*S*C + 0.031)";
+    private static final String T1500 = "(-0.024*S + 0.487*C + 0.006*OM + 0.005*S*OM - 0.013*C*OM + 0.068*S*C + 0.031)";
     private static final String T33 = "(-0.251*S + 0.195*C + 0.011*OM + 0.006*S*OM - 0.027*C*OM + 0.452*S*C + 0.299)";
     private static final String TS33 = "(0.278*S + 0.034*C + 0.022*OM - 0.018*S*OM - 0.027*C*OM - 0.584*S*C + 0.078)";
     private static final Formula WILTING = Formula.of(
@@ -106,9 +105,19 @@ public final class SoilWaterLimits {
                     l.origin(),
                     l.from()));
             inputs.add(Input.of(
-                    "wp" + n, "Wilting point, " + where, l.limits().wiltingPoint(), Unit.FRACTION, l.origin(), l.from()));
+                    "wp" + n,
+                    "Wilting point, " + where,
+                    l.limits().wiltingPoint(),
+                    Unit.FRACTION,
+                    l.origin(),
+                    l.from()));
             inputs.add(Input.of(
-                    "thick" + n, "Thickness, " + where, l.thicknessM() * 1000, Unit.MILLIMETRE, l.origin(), "soil layers"));
+                    "thick" + n,
+                    "Thickness, " + where,
+                    l.thicknessM() * 1000,
+                    Unit.MILLIMETRE,
+                    l.origin(),
+                    "soil layers"));
         }
         return Formula.of(
                         "Plant-available water of the root zone",
@@ -131,10 +140,9 @@ public final class SoilWaterLimits {
                 Unit.COUNT,
                 l.organicOrigin(),
                 "soil layers");
-        Input stones =
-                Input.of("stones", "Stones", l.stonePercent() / 100, Unit.FRACTION, l.origin(), "soil layers");
-        Figure wilting =
-                WILTING.figure(prefix + "/wiltingPoint", "Wilting point, " + l.where(), Unit.FRACTION, List.of(s, c, om, stones));
+        Input stones = Input.of("stones", "Stones", l.stonePercent() / 100, Unit.FRACTION, l.origin(), "soil layers");
+        Figure wilting = WILTING.figure(
+                prefix + "/wiltingPoint", "Wilting point, " + l.where(), Unit.FRACTION, List.of(s, c, om, stones));
         Figure capacity = CAPACITY.figure(
                 prefix + "/fieldCapacity",
                 "Field capacity, " + l.where(),

@@ -90,7 +90,9 @@ public final class KnowledgeLoader {
                     r.oneOf("coastal", List.of("yes", "no")).equals("yes"),
                     r.number("wetPersistence", 0, 0.9),
                     r.number("rainShape", 0.2, 3),
-                    IntStream.range(0, 12).mapToObj(i -> month(own.get(i), i + 1)).toList(),
+                    IntStream.range(0, 12)
+                            .mapToObj(i -> month(own.get(i), i + 1))
+                            .toList(),
                     source(r));
         });
     }
@@ -193,10 +195,12 @@ public final class KnowledgeLoader {
                 .collect(Collectors.toMap(r -> r.id("crop"), Function.identity(), (a, b) -> {
                     throw b.bad("crop", "'" + b.id("crop") + "' stands twice");
                 }));
-        return library("crops.csv", r -> crop(
-                r,
-                Optional.ofNullable(growing.get(r.id("id")))
-                        .orElseThrow(() -> r.bad("id", "crop-growing.csv has no row for it"))));
+        return library(
+                "crops.csv",
+                r -> crop(
+                        r,
+                        Optional.ofNullable(growing.get(r.id("id")))
+                                .orElseThrow(() -> r.bad("id", "crop-growing.csv has no row for it"))));
     }
 
     private Crop.Growing growing(Row r) {

@@ -37,13 +37,7 @@ public record Station(
      * @param rainCv standard deviation of the month's rain from year to year over its mean
      */
     public record Month(
-            double tminC,
-            double tmaxC,
-            double rainMm,
-            double wetDays,
-            double daySdC,
-            double yearSdC,
-            double rainCv) {
+            double tminC, double tmaxC, double rainMm, double wetDays, double daySdC, double yearSdC, double rainCv) {
         public double meanC() {
             return (tminC + tmaxC) / 2;
         }

@@ -113,17 +113,18 @@ public record UsefulSowing(
         double[] days = Arrays.stream(last)
                 .map(v -> Double.isFinite(v) ? from.plusDays((long) v).toEpochDay() : from.toEpochDay())
                 .toArray();
-        return YearFigure.of(years, days, 0.2, 0.1, 0.5).map(f -> f.figure(
-                id,
-                "Latest useful sowing of " + s.name().toLowerCase(java.util.Locale.ROOT),
-                Unit.DATE,
-                LATEST.remarking("Middle: 8 years in 10 reach " + Math.round(s.usefulDegreeDays())
-                        + " °C d above " + Math.round(s.baseC())
-                        + " °C from it. Band: from 9 years in 10 to half of them."),
-                "needed",
-                "Days needed before the window ends",
-                Unit.DAY,
-                -1,
-                Input.of("end", "End of the window", to.toEpochDay(), Unit.DATE, Origin.ENTERED, "rotation")));
+        return YearFigure.of(years, days, 0.2, 0.1, 0.5)
+                .map(f -> f.figure(
+                        id,
+                        "Latest useful sowing of " + s.name().toLowerCase(java.util.Locale.ROOT),
+                        Unit.DATE,
+                        LATEST.remarking("Middle: 8 years in 10 reach " + Math.round(s.usefulDegreeDays())
+                                + " °C d above " + Math.round(s.baseC())
+                                + " °C from it. Band: from 9 years in 10 to half of them."),
+                        "needed",
+                        "Days needed before the window ends",
+                        Unit.DAY,
+                        -1,
+                        Input.of("end", "End of the window", to.toEpochDay(), Unit.DATE, Origin.ENTERED, "rotation")));
     }
 }

@@ -54,7 +54,8 @@ public final class Climates {
         if (own.isPresent()) {
             return own.map(c -> new SiteWeather(c, told, Origin.ENTERED, "imported series " + c.name()));
         }
-        Optional<Station> named = field.station().flatMap(s -> knowledge.stations().find(s));
+        Optional<Station> named =
+                field.station().flatMap(s -> knowledge.stations().find(s));
         if (named.isPresent()) {
             return named.map(s -> new SiteWeather(
                     station(s, asOf), told, Origin.ENTERED, "station " + s.name() + ", " + s.climate()));
@@ -73,21 +74,28 @@ public final class Climates {
     /** An imported series with what follows from it, made once. */
     public Climate imported(WeatherEntry w) {
         String key = "series " + w.id() + " " + w.hashCode();
-        return kept.computeIfAbsent(key, k -> new Climate(
-                w.id(),
-                w.name(),
-                new Place(w.latitude(), w.elevationM().orElse(0.0), w.coastal().orElse(false)),
-                w.series()));
+        return kept.computeIfAbsent(
+                key,
+                k -> new Climate(
+                        w.id(),
+                        w.name(),
+                        new Place(
+                                w.latitude(),
+                                w.elevationM().orElse(0.0),
+                                w.coastal().orElse(false)),
+                        w.series()));
     }
 
     /** A station's thirty years before this one, and this one. */
     public Climate station(Station s, LocalDate asOf) {
         int year = asOf.getYear();
-        return kept.computeIfAbsent("station " + s.id() + " " + year, k -> new Climate(
-                s.id(),
-                s.name(),
-                new Place(s.latitude(), s.elevationM(), s.coastal()),
-                new WeatherGenerator(s).years(year - YEARS, year)));
+        return kept.computeIfAbsent(
+                "station " + s.id() + " " + year,
+                k -> new Climate(
+                        s.id(),
+                        s.name(),
+                        new Place(s.latitude(), s.elevationM(), s.coastal()),
+                        new WeatherGenerator(s).years(year - YEARS, year)));
     }
 
     /** Where a field lies: the middle of its boundary, or its point. */

@@ -13,7 +13,12 @@ import java.util.Optional;
  * @param forecast the last good forecast for its place
  * @param weather an imported series; absent when the field uses a station that ships with Etlo
  */
-public record Context(FarmEntry farm, FieldEntry field, List<LotEntry> lots, Optional<WeatherEntry> weather, Optional<ForecastEntry> forecast) {
+public record Context(
+        FarmEntry farm,
+        FieldEntry field,
+        List<LotEntry> lots,
+        Optional<WeatherEntry> weather,
+        Optional<ForecastEntry> forecast) {
     public Context {
         lots = lots == null ? List.of() : List.copyOf(lots);
         weather = weather == null ? Optional.empty() : weather;

@@ -39,11 +39,7 @@ final class DecisionCalendar {
     private final Optional<WindowOffer> offer;
     private final Consumer<Figure> keep;
 
-    DecisionCalendar(
-            FieldEntry field,
-            List<CoverResult> covers,
-            Optional<WindowOffer> offer,
-            Consumer<Figure> keep) {
+    DecisionCalendar(FieldEntry field, List<CoverResult> covers, Optional<WindowOffer> offer, Consumer<Figure> keep) {
         this.field = field;
         this.covers = covers;
         this.offer = offer;
@@ -81,7 +77,12 @@ final class DecisionCalendar {
         boolean drilled =
                 c.window().map(w -> w.kind().usualMethod().equals("drilled")).orElse(true);
         found.add(new Decision(
-                drilled ? "book the drill" : "book the spreader", sow.minusDays(BOOK_DAYS), Step.SOW, id, BOOK_DAYS + " days before " + from, Optional.empty()));
+                drilled ? "book the drill" : "book the spreader",
+                sow.minusDays(BOOK_DAYS),
+                Step.SOW,
+                id,
+                BOOK_DAYS + " days before " + from,
+                Optional.empty()));
         first.ifPresent(u -> found.add(new Decision(
                 "last useful sowing of " + u.species().name().toLowerCase(Locale.ROOT),
                 latest,

@@ -46,10 +46,11 @@ public record Dossier(String format, int version, PlanDocument plan, Context con
             ContextCheck.field(context.field(), knowledge);
             return true;
         });
-        context.weather().ifPresent(w -> under("/context/weather", () -> {
-            ContextCheck.weather(w);
-            return true;
-        }));
+        context.weather()
+                .ifPresent(w -> under("/context/weather", () -> {
+                    ContextCheck.weather(w);
+                    return true;
+                }));
         for (int i = 0; i < context.lots().size(); i++) {
             int index = i;
             under("/context/lots/" + i, () -> {

@@ -42,7 +42,8 @@ final class EntryWords {
             for (JsonNode o : plan.path("operations")) {
                 if (o.path("kind").asText().equals(kind)
                         && o.path("subject").asText().equals(cropId)) {
-                    String day = o.at("/when/on").asText(o.at("/when/countedBack/from").asText(""));
+                    String day = o.at("/when/on")
+                            .asText(o.at("/when/countedBack/from").asText(""));
                     if (!day.isEmpty()) {
                         return " " + day.substring(0, 4);
                     }

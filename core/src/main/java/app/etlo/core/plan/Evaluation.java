@@ -72,7 +72,11 @@ public record Evaluation(
 
     /** A date as it falls in a middle year, with how it is found where it was not typed. */
     public record DateView(
-            String operationId, LocalDate on, Optional<LocalDate> early, Optional<LocalDate> late, Optional<String> how) {}
+            String operationId,
+            LocalDate on,
+            Optional<LocalDate> early,
+            Optional<LocalDate> late,
+            Optional<String> how) {}
 
     /**
      * The weather it is reckoned with.

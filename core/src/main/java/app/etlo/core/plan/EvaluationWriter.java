@@ -83,13 +83,14 @@ public final class EvaluationWriter {
                                 d.getValue().late(),
                                 d.getValue().how()))
                         .toList(),
-                e.site().map(s -> new WeatherView(
-                        s.climate().id(),
-                        s.climate().name(),
-                        s.origin(),
-                        s.how(),
-                        e.years().map(YearsAhead::count).orElse(0),
-                        s.forecast().issued())),
+                e.site()
+                        .map(s -> new WeatherView(
+                                s.climate().id(),
+                                s.climate().name(),
+                                s.origin(),
+                                s.how(),
+                                e.years().map(YearsAhead::count).orElse(0),
+                                s.forecast().issued())),
                 e.calendar().stream()
                         .map(d -> new DecisionView(d.what(), d.by(), d.step(), d.subject(), d.because(), d.figureId()))
                         .toList());

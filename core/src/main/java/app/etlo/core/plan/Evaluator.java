@@ -99,8 +99,8 @@ public final class Evaluator {
 
     /** The usual frost dates of a field: as entered, else those of 5 years in 10 in its weather. */
     private static Optional<FrostDates> frost(FieldEntry field, Optional<SiteWeather> site, LocalDate asOf) {
-        Optional<FrostRisk> risk =
-                site.flatMap(s -> FrostRisk.of(s.climate(), 0, -field.coldHollowC().orElse(0.0), asOf));
+        Optional<FrostRisk> risk = site.flatMap(
+                s -> FrostRisk.of(s.climate(), 0, -field.coldHollowC().orElse(0.0), asOf));
         Optional<MonthDay> spring =
                 field.lastSpringFrost().map(Evaluator::day).or(() -> risk.flatMap(FrostRisk::lastSpringMiddle));
         Optional<MonthDay> autumn =
@@ -162,8 +162,7 @@ public final class Evaluator {
                         window,
                         cover.useful()));
             }
-            List<Decision> calendar =
-                    new DecisionCalendar(context.field(), coverResults, offer, f -> keep(f)).all();
+            List<Decision> calendar = new DecisionCalendar(context.field(), coverResults, offer, f -> keep(f)).all();
             List<CropResult> cropResults = crops(covers);
             List<Pass> later = timeline.passes().stream()
                     .filter(p -> cropResults.stream().noneMatch(c -> c.passes().contains(p)))
@@ -265,7 +264,9 @@ public final class Evaluator {
             boolean before = cover.place().relation().equals("before");
             return windows.stream()
                     .filter(w -> w.kind() == WindowKind.BETWEEN)
-                    .filter(w -> before ? w.before().equals(Optional.of(crop)) : w.after().equals(crop))
+                    .filter(w -> before
+                            ? w.before().equals(Optional.of(crop))
+                            : w.after().equals(crop))
                     .findFirst();
         }
 
@@ -277,7 +278,12 @@ public final class Evaluator {
             List<UsefulSowing> found = components.stream()
                     .map(Component::species)
                     .map(s -> UsefulSowing.of(
-                            s, years.get(), w.from(), w.to(), w.sowUntil(), "mix/" + cover + "/" + s.id() + "/latestSowing"))
+                            s,
+                            years.get(),
+                            w.from(),
+                            w.to(),
+                            w.sowUntil(),
+                            "mix/" + cover + "/" + s.id() + "/latestSowing"))
                     .toList();
             found.forEach(u -> keep(u.figure()));
             return found;

@@ -23,7 +23,9 @@ final class FieldSoil {
             return new SoilProfile(layers(f, typed, rooting), rooting);
         }
         Optional<Texture> texture = f.texture().flatMap(Texture::find);
-        if (texture.isEmpty() && f.organicMatterPercent().isEmpty() && f.stonePercent().isEmpty()) {
+        if (texture.isEmpty()
+                && f.organicMatterPercent().isEmpty()
+                && f.stonePercent().isEmpty()) {
             return new SoilProfile(SoilProfile.usual().layers(), rooting);
         }
         Texture t = texture.orElse(Texture.LOAM);
@@ -63,9 +65,7 @@ final class FieldSoil {
                     bottom - top,
                     exact ? l.sandPercent().orElseThrow() : t.sandPercent(),
                     exact ? l.clayPercent().orElseThrow() : t.clayPercent(),
-                    l.organicMatterPercent()
-                            .or(f::organicMatterPercent)
-                            .orElse(SoilProfile.USUAL_ORGANIC_PERCENT),
+                    l.organicMatterPercent().or(f::organicMatterPercent).orElse(SoilProfile.USUAL_ORGANIC_PERCENT),
                     l.stonePercent().or(f::stonePercent).orElse(0.0),
                     exact || texture.isPresent() ? Origin.ENTERED : Origin.DEFAULT,
                     l.organicMatterPercent().or(f::organicMatterPercent).isPresent() ? Origin.ENTERED : Origin.DEFAULT,

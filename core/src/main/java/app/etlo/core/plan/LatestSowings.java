@@ -26,8 +26,8 @@ public final class LatestSowings {
                 .map(years -> knowledge.species().all().stream()
                         .map(s -> UsefulSowing.of(
                                 s, years, w.from(), w.to(), w.sowUntil(), w.figures() + "/latest/" + s.id()))
-                        .sorted(Comparator.comparing((UsefulSowing u) ->
-                                        u.mostYears().orElse(LocalDate.MIN))
+                        .sorted(Comparator.comparing(
+                                        (UsefulSowing u) -> u.mostYears().orElse(LocalDate.MIN))
                                 .reversed())
                         .map(EvaluationWriter::latest)
                         .toList())

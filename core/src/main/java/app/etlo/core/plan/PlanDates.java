@@ -72,10 +72,9 @@ final class PlanDates {
         if (sum <= 0) {
             return Optional.empty();
         }
-        String what = Shown.text(sum, app.etlo.core.quantity.Unit.DEGREE_DAY_C) + " °C d after planting, "
-                + method.words();
-        Optional<Percentiles> days =
-                years.map(y -> Percentiles.of(y.daysTo(method, planted.get(), sum)));
+        String what =
+                Shown.text(sum, app.etlo.core.quantity.Unit.DEGREE_DAY_C) + " °C d after planting, " + method.words();
+        Optional<Percentiles> days = years.map(y -> Percentiles.of(y.daysTo(method, planted.get(), sum)));
         if (days.filter(p -> Double.isFinite(p.at(0.5))).isEmpty()) {
             return Optional.of(new DatedBy(
                     planted.get().plusDays(g.daysToMaturity()),

@@ -98,22 +98,28 @@ final class PlanEdit {
         List<CoverEntry> covers = new ArrayList<>(p.covers());
         List<OperationEntry> operations = new ArrayList<>(p.operations());
         String mark = "-" + (p.crops().size() + p.operations().size());
-        p.crops().forEach(c -> crops.add(new CropEntry(
-                c.id() + mark, c.crop(), c.yieldGoal(), c.turnaroundDays(), c.nitrogen())));
-        p.covers().forEach(c -> covers.add(new CoverEntry(
-                c.id() + mark,
-                new PlaceEntry(c.place().relation(), c.place().cropId() + mark, c.place().kind()),
-                c.aims(),
-                c.mix().map(PlanEdit::withoutLots),
-                Optional.empty())));
-        p.operations().forEach(o -> operations.add(new OperationEntry(
-                o.id() + mark,
-                o.kind(),
-                o.subject().map(s -> s + mark),
-                later(o.when(), years),
-                o.seq(),
-                o.zone(),
-                o.params())));
+        p.crops()
+                .forEach(c -> crops.add(
+                        new CropEntry(c.id() + mark, c.crop(), c.yieldGoal(), c.turnaroundDays(), c.nitrogen())));
+        p.covers()
+                .forEach(c -> covers.add(new CoverEntry(
+                        c.id() + mark,
+                        new PlaceEntry(
+                                c.place().relation(),
+                                c.place().cropId() + mark,
+                                c.place().kind()),
+                        c.aims(),
+                        c.mix().map(PlanEdit::withoutLots),
+                        Optional.empty())));
+        p.operations()
+                .forEach(o -> operations.add(new OperationEntry(
+                        o.id() + mark,
+                        o.kind(),
+                        o.subject().map(s -> s + mark),
+                        later(o.when(), years),
+                        o.seq(),
+                        o.zone(),
+                        o.params())));
         return with(p, crops, covers, operations);
     }
 

@@ -24,10 +24,13 @@ record PlanSpan(LocalDate from, LocalDate to) {
                 .filter(d -> d.isAfter(first) && d.isBefore(last))
                 .sorted()
                 .toList();
-        boolean open = plan.operations().stream().anyMatch(o -> o.when().degreeDays().isPresent());
+        boolean open =
+                plan.operations().stream().anyMatch(o -> o.when().degreeDays().isPresent());
         LocalDate from = days.isEmpty() || asOf.isBefore(days.get(0)) ? asOf : days.get(0);
         LocalDate to = days.isEmpty() || asOf.isAfter(days.get(days.size() - 1)) ? asOf : days.get(days.size() - 1);
-        return new PlanSpan(from.minusDays(BACK_DAYS), to.plusDays(days.isEmpty() ? EMPTY_AHEAD_DAYS : open ? GROWING_DAYS : AHEAD_DAYS));
+        return new PlanSpan(
+                from.minusDays(BACK_DAYS),
+                to.plusDays(days.isEmpty() ? EMPTY_AHEAD_DAYS : open ? GROWING_DAYS : AHEAD_DAYS));
     }
 
     private static Stream<LocalDate> day(OperationEntry o) {

@@ -58,6 +58,8 @@ public final class Rotations {
 
     /** Whether nothing is planned yet. */
     public static boolean isEmpty(PlanDocument plan) {
-        return plan.crops().isEmpty() && plan.covers().isEmpty() && plan.operations().isEmpty();
+        return plan.crops().isEmpty()
+                && plan.covers().isEmpty()
+                && plan.operations().isEmpty();
     }
 }

@@ -207,7 +207,9 @@ public final class SoilTestCsv {
 
     private Optional<String> cell(CSVRecord r, String value) {
         Integer i = columns.get(value);
-        return i == null || i >= r.size() ? Optional.empty() : Optional.of(r.get(i)).filter(t -> !t.isEmpty());
+        return i == null || i >= r.size()
+                ? Optional.empty()
+                : Optional.of(r.get(i)).filter(t -> !t.isEmpty());
     }
 
     private static String shortly(String text) {

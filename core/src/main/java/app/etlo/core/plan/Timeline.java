@@ -94,7 +94,9 @@ final class Timeline {
                             .forEach(o -> all.add(Pass.usual(
                                     c.id() + "-" + o, d, knowledge.operations().get(o)))));
         });
-        plan.operations().stream().filter(o -> o.kind().equals("pass")).forEach(o -> dates.day(o).ifPresent(d -> all.add(own(o, d))));
+        plan.operations().stream()
+                .filter(o -> o.kind().equals("pass"))
+                .forEach(o -> dates.day(o).ifPresent(d -> all.add(own(o, d))));
         all.sort(Comparator.comparing(Pass::date));
         return List.copyOf(all);
     }

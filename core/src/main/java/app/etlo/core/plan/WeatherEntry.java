@@ -41,8 +41,10 @@ public record WeatherEntry(
             Optional<Double> elevationM,
             Optional<Boolean> coastal,
             WeatherSeries s) {
-        List<Integer> filled =
-                java.util.stream.IntStream.range(0, s.days()).filter(s::isFilled).boxed().toList();
+        List<Integer> filled = java.util.stream.IntStream.range(0, s.days())
+                .filter(s::isFilled)
+                .boxed()
+                .toList();
         return new WeatherEntry(
                 id,
                 name,

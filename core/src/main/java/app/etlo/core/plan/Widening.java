@@ -214,8 +214,8 @@ public final class Widening {
                 .orElse(after.harvested().get().minusDays(SILAGE_DAYS));
         int days = (int) ChronoUnit.DAYS.between(harvest, after.harvested().get());
         if (days > 0) {
-            PlanDocument plan =
-                    PlanEdit.exchanged(PlanEdit.dated(e.plan(), "harvest", after.id(), harvest), after.id(), silage.id());
+            PlanDocument plan = PlanEdit.exchanged(
+                    PlanEdit.dated(e.plan(), "harvest", after.id(), harvest), after.id(), silage.id());
             add(
                     "silage",
                     "corn taken as silage",
@@ -239,7 +239,9 @@ public final class Widening {
     }
 
     private void smallGrain() {
-        if (!after.crop().growing().warm() || e.frost().isEmpty() || after.harvested().isEmpty()) {
+        if (!after.crop().growing().warm()
+                || e.frost().isEmpty()
+                || after.harvested().isEmpty()) {
             return;
         }
         Crop grain = knowledge.crops().get("spring-barley");
@@ -298,10 +300,7 @@ public final class Widening {
                         c.mix(),
                         c.stand()));
         plan = sownBy(PlanEdit.dated(plan, "sow", id, day), id, w.kind().usualMethod());
-        double factor = knowledge
-                .sowingMethods()
-                .get(w.kind().usualMethod())
-                .rateFactor();
+        double factor = knowledge.sowingMethods().get(w.kind().usualMethod()).rateFactor();
         add(
                 "before-harvest",
                 "the cover " + w.kind().words(),
@@ -324,7 +323,9 @@ public final class Widening {
                                         o.when(),
                                         o.seq(),
                                         o.zone(),
-                                        Optional.of(o.params().orElse(ParamsEntry.NONE).sownBy(method)))
+                                        Optional.of(o.params()
+                                                .orElse(ParamsEntry.NONE)
+                                                .sownBy(method)))
                                 : o)
                         .toList());
     }
@@ -360,7 +361,8 @@ public final class Widening {
     /** The cover's sowing brought forward with the harvest. */
     private PlanDocument moved(PlanDocument plan, int days) {
         return cover.filter(c -> c.sown().isPresent())
-                .map(c -> PlanEdit.dated(plan, "sow", c.entry().id(), c.sown().orElseThrow().minusDays(days)))
+                .map(c -> PlanEdit.dated(
+                        plan, "sow", c.entry().id(), c.sown().orElseThrow().minusDays(days)))
                 .orElse(plan);
     }
 
@@ -381,7 +383,8 @@ public final class Widening {
 
     private void add(String id, String what, PlanDocument plan, LocalDate sowFrom, String cost) {
         int days = (int) ChronoUnit.DAYS.between(sowFrom, sown);
-        if (days <= 0) {
+        // what is past is not changed any more
+        if (days <= 0 || sowFrom.isBefore(e.asOf())) {
             return;
         }
         Optional<Band> gained = e.years().map(y -> {

@@ -65,21 +65,20 @@ public final class InsideWindows {
         LocalDate to = kind == WindowKind.LIVING_MULCH
                 ? harvested
                 : next.flatMap(CropInTime::planted).orElse(harvested.plusDays(OPEN_DAYS));
-        Optional<LocalDate[]> sown =
-                switch (kind) {
-                    case INTERSEEDED -> Optional.of(new LocalDate[] {
-                        corn(planted, EMERGENCE_DEGREE_DAYS + 3 * LEAF_DEGREE_DAYS, V3_DAYS),
-                        corn(planted, EMERGENCE_DEGREE_DAYS + 6 * LEAF_DEGREE_DAYS, V6_DAYS)
-                    });
-                    case OVERSEEDED -> Optional.of(new LocalDate[] {
-                        harvested.minusDays(YELLOW_DAYS), harvested.minusDays(LEAF_DROP_DAYS)
-                    });
-                    case FROST_SEEDED -> honeycomb(planted, harvested);
-                    case COMPANION -> Optional.of(new LocalDate[] {planted, planted.plusDays(SOWN_WITH_DAYS)});
-                    case UNDERSOWN, LIVING_MULCH -> Optional.of(
-                            new LocalDate[] {planted, corn(planted, EMERGENCE_DEGREE_DAYS, EMERGENCE_DAYS)});
-                    case BETWEEN -> Optional.empty();
-                };
+        Optional<LocalDate[]> sown = switch (kind) {
+            case INTERSEEDED ->
+                Optional.of(new LocalDate[] {
+                    corn(planted, EMERGENCE_DEGREE_DAYS + 3 * LEAF_DEGREE_DAYS, V3_DAYS),
+                    corn(planted, EMERGENCE_DEGREE_DAYS + 6 * LEAF_DEGREE_DAYS, V6_DAYS)
+                });
+            case OVERSEEDED ->
+                Optional.of(new LocalDate[] {harvested.minusDays(YELLOW_DAYS), harvested.minusDays(LEAF_DROP_DAYS)});
+            case FROST_SEEDED -> honeycomb(planted, harvested);
+            case COMPANION -> Optional.of(new LocalDate[] {planted, planted.plusDays(SOWN_WITH_DAYS)});
+            case UNDERSOWN, LIVING_MULCH ->
+                Optional.of(new LocalDate[] {planted, corn(planted, EMERGENCE_DEGREE_DAYS, EMERGENCE_DAYS)});
+            case BETWEEN -> Optional.empty();
+        };
         return sown.filter(s -> !s[0].isBefore(planted) && s[1].isBefore(harvested) && s[0].isBefore(to))
                 .map(s -> Window.inside(kind, crop, next, s[0], s[1], to));
     }

@@ -84,7 +84,12 @@ public record Window(
 
     /** A window inside a crop. */
     static Window inside(
-            WindowKind kind, CropInTime crop, Optional<CropInTime> next, LocalDate from, LocalDate sowUntil, LocalDate to) {
+            WindowKind kind,
+            CropInTime crop,
+            Optional<CropInTime> next,
+            LocalDate from,
+            LocalDate sowUntil,
+            LocalDate to) {
         String id = kind.id() + "-" + crop.id();
         Figure days = INSIDE.figure(
                 "window/" + id + "/days",

@@ -97,7 +97,12 @@ public final class WindowOffer {
                     at + "/light",
                     "Light under the crop",
                     Unit.PERCENT,
-                    Input.of("share", "Share of the light", w.kind().lightShare(), Unit.FRACTION, Origin.LIBRARY,
+                    Input.of(
+                            "share",
+                            "Share of the light",
+                            w.kind().lightShare(),
+                            Unit.FRACTION,
+                            Origin.LIBRARY,
                             WindowKind.LIGHT.text())));
         }
         return found;
@@ -153,22 +158,23 @@ public final class WindowOffer {
         for (int y = 0; y < sum.length; y++) {
             sum[y] = rain[y] + (start < years.days() ? water.get(y).availableMm(start) : 0);
         }
-        return YearFigure.of(years, sum).map(f -> f.figure(
-                w.figures() + "/water",
-                "Water on offer",
-                Unit.MILLIMETRE,
-                WATER,
-                "rain",
-                "Rain in the window",
-                Unit.MILLIMETRE,
-                1,
-                Input.of(
-                        "soil",
-                        "Water in the root zone on " + w.from(),
-                        start < years.days() ? water.get(f.member()).availableMm(start) : 0,
+        return YearFigure.of(years, sum)
+                .map(f -> f.figure(
+                        w.figures() + "/water",
+                        "Water on offer",
                         Unit.MILLIMETRE,
-                        Origin.FORECAST,
-                        f.words())));
+                        WATER,
+                        "rain",
+                        "Rain in the window",
+                        Unit.MILLIMETRE,
+                        1,
+                        Input.of(
+                                "soil",
+                                "Water in the root zone on " + w.from(),
+                                start < years.days() ? water.get(f.member()).availableMm(start) : 0,
+                                Unit.MILLIMETRE,
+                                Origin.FORECAST,
+                                f.words())));
     }
 
     /** Days between two dates on which one can drill. */

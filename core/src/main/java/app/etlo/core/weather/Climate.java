@@ -76,8 +76,7 @@ public final class Climate {
         LocalDate day = series.first();
         for (int i = 0; i < et0.length; i++, day = day.plusDays(1)) {
             et0[i] = series.isKnown(i)
-                    ? Sunlight.referenceEvapotranspirationMm(
-                            series.tminC(i), series.tmaxC(i), ra[day.getDayOfYear()])
+                    ? Sunlight.referenceEvapotranspirationMm(series.tminC(i), series.tmaxC(i), ra[day.getDayOfYear()])
                     : Double.NaN;
         }
         return et0;

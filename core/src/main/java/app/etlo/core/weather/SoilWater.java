@@ -47,7 +47,8 @@ public final class SoilWater {
     }
 
     /** What a day did with the water, mm. */
-    public record Day(double rainMm, double runoffMm, double drainageMm, double evaporationMm, double transpirationMm) {}
+    public record Day(
+            double rainMm, double runoffMm, double drainageMm, double evaporationMm, double transpirationMm) {}
 
     /** One day: rain soaks in, the rest drains, then plants and the surface draw. */
     public Day pass(double rainMm, double et0Mm, WaterUse use) {
@@ -58,9 +59,7 @@ public final class SoilWater {
         topDepletionMm = Math.max(0, topDepletionMm - in);
         double wet = topDepletionMm <= READILY_EVAPORABLE_MM
                 ? 1
-                : Math.max(
-                        0,
-                        (evaporableMm - topDepletionMm) / Math.max(1e-9, evaporableMm - READILY_EVAPORABLE_MM));
+                : Math.max(0, (evaporableMm - topDepletionMm) / Math.max(1e-9, evaporableMm - READILY_EVAPORABLE_MM));
         double exposed = 1 - use.shade();
         double soil = Math.min(wet * (MOST_COEFFICIENT - use.basalCoefficient()), exposed * MOST_COEFFICIENT)
                 * (1 - MULCH_SPARES * use.mulch());

@@ -39,7 +39,11 @@ public final class Sunlight {
         double delta = declination(dayOfYear);
         double ws = sunsetAngle(latitude, dayOfYear);
         double nearness = 1 + 0.033 * Math.cos(2 * Math.PI / 365 * dayOfYear);
-        double ra = 24 * 60 / Math.PI * SOLAR_CONSTANT * nearness
+        double ra = 24
+                * 60
+                / Math.PI
+                * SOLAR_CONSTANT
+                * nearness
                 * (ws * Math.sin(phi) * Math.sin(delta) + Math.cos(phi) * Math.cos(delta) * Math.sin(ws));
         return Math.max(0, ra);
     }

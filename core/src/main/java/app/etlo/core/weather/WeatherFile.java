@@ -69,7 +69,9 @@ public final class WeatherFile {
         WeatherColumns columns = parse(plain, between);
         if (rows.isEmpty()) {
             throw new UnreadableWeather("The file has a header and no line of weather under it that can be read."
-                    + lines.first().map(l -> " Line " + l.line() + ": " + l.text()).orElse(""));
+                    + lines.first()
+                            .map(l -> " Line " + l.line() + ": " + l.text())
+                            .orElse(""));
         }
         inOrder();
         double[] tmin = rows.stream().mapToDouble(Row::tmin).toArray();
@@ -123,8 +125,9 @@ public final class WeatherFile {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (UncheckedIOException e) {
-            throw new UnreadableWeather("The file is no table that can be read: a quotation mark is not closed, or stands"
-                    + " in the middle of a value.");
+            throw new UnreadableWeather(
+                    "The file is no table that can be read: a quotation mark is not closed, or stands"
+                            + " in the middle of a value.");
         }
     }
 
@@ -205,7 +208,8 @@ public final class WeatherFile {
         rows.clear();
         for (Row r : kept) {
             if (r.date().isBefore(newest.minusYears(LONGEST_YEARS))) {
-                lines.add(r.line(), "bad-date", r.date() + " lies over " + LONGEST_YEARS + " years before the last day");
+                lines.add(
+                        r.line(), "bad-date", r.date() + " lies over " + LONGEST_YEARS + " years before the last day");
             } else {
                 rows.add(r);
             }
@@ -261,8 +265,7 @@ public final class WeatherFile {
             lines.add(
                     r.line(),
                     "impossible",
-                    r.date() + ": " + what + " of " + Math.round(v * 10) / 10.0 + " " + unit
-                            + " cannot be; left out");
+                    r.date() + ": " + what + " of " + Math.round(v * 10) / 10.0 + " " + unit + " cannot be; left out");
             return Double.NaN;
         }
         return v;

@@ -124,7 +124,8 @@ public final class WeatherGenerator {
     /** A month's factor on its rain, mean 1, for what of the given spread the chain and the amounts do not make. */
     private double wetter(UniformRandomProvider random, Month month, int days) {
         double share = Math.min(0.999, month.wetDays() / days);
-        double perDay = share * (1 + 1 / station.rainShape()) - share * share
+        double perDay = share * (1 + 1 / station.rainShape())
+                - share * share
                 + share * (1 - share) * (hangingOn(station.wetPersistence(), days) - 1);
         double alone = perDay / (days * share * share);
         double left = (month.rainCv() * month.rainCv() - alone) / (1 + alone);

@@ -23,12 +23,13 @@ public final class YearFigure {
     private YearFigure(YearsAhead years, double[] values, double middleShare, double lowShare, double highShare) {
         this.years = years;
         this.values = values.clone();
-        Percentiles p = Percentiles.of(
-                Arrays.stream(values).filter(Double::isFinite).toArray());
+        Percentiles p =
+                Percentiles.of(Arrays.stream(values).filter(Double::isFinite).toArray());
         double median = p.at(middleShare);
         int nearest = 0;
         for (int y = 1; y < values.length; y++) {
-            if (!Double.isFinite(values[nearest]) || Math.abs(values[y] - median) < Math.abs(values[nearest] - median)) {
+            if (!Double.isFinite(values[nearest])
+                    || Math.abs(values[y] - median) < Math.abs(values[nearest] - median)) {
                 nearest = y;
             }
         }
@@ -74,8 +75,15 @@ public final class YearFigure {
      * @param slope 1 where the result rises with the banded input, -1 where it falls, each by its own size
      */
     public Figure figure(
-            String id, String label, Unit unit, Formula formula, String symbol, String inputLabel, Unit inputUnit,
-            double slope, Input... exact) {
+            String id,
+            String label,
+            Unit unit,
+            Formula formula,
+            String symbol,
+            String inputLabel,
+            Unit inputUnit,
+            double slope,
+            Input... exact) {
         double others = 0;
         double[] at = new double[3];
         double[] wanted = {band.low(), band.middle(), band.high()};
@@ -89,7 +97,12 @@ public final class YearFigure {
         String from = words() + "; 1 year in 10 below " + Shown.text(at[0], inputUnit) + ", 1 in 10 above "
                 + Shown.text(at[2], inputUnit);
         all[exact.length] = Input.banded(
-                symbol, inputLabel, new Band(at[0], slope * (band.middle() - others), at[2]), inputUnit, Origin.FORECAST, from);
+                symbol,
+                inputLabel,
+                new Band(at[0], slope * (band.middle() - others), at[2]),
+                inputUnit,
+                Origin.FORECAST,
+                from);
         return formula.figure(id, label, unit, all);
     }
 }

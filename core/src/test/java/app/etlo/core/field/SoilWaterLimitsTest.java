@@ -74,8 +74,7 @@ class SoilWaterLimitsTest {
         SoilProfile deep = new SoilProfile(List.of(top, below), 1.2);
         SoilProfile shallow = new SoilProfile(List.of(top, below), 0.5);
         assertThat(shallow.availableMm())
-                .isCloseTo(
-                        top.limits().availableMmPerM() * 0.3 + below.limits().availableMmPerM() * 0.2, within(1e-9));
+                .isCloseTo(top.limits().availableMmPerM() * 0.3 + below.limits().availableMmPerM() * 0.2, within(1e-9));
         assertThat(shallow.availableMm()).isLessThan(deep.availableMm());
         assertThat(SoilWaterLimits.available("field/water", shallow.rooted()).middle())
                 .isCloseTo(shallow.availableMm(), within(1e-9));

@@ -11,31 +11,38 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What a field may hold, and that what is left out is reckoned as a default that says so. */
 class FieldCheckTest {
     private static Evaluated with(String members) {
-        return FieldPlans.of().field(members).crop("oats", "2027-04-01", "2027-07-30").evaluated();
+        return FieldPlans.of()
+                .field(members)
+                .crop("oats", "2027-04-01", "2027-07-30")
+                .evaluated();
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '~', value = {
-        "\"point\":{\"lat\":91,\"lon\":0} | /context/field/point/lat",
-        "\"station\":\"nowhere\" | /context/field/station",
-        "\"slopePercent\":140 | /context/field/slopePercent",
-        "\"penetrometer\":{\"value\":2,\"unit\":\"cm\"} | /context/field/penetrometer/unit",
-        "\"layers\":[{\"depth\":{\"value\":30,\"unit\":\"cm\"}},{\"depth\":{\"value\":20,\"unit\":\"cm\"}}] | /context/field/layers/1/depth",
-        "\"layers\":[{\"depth\":{\"value\":30,\"unit\":\"cm\"},\"sandPercent\":70,\"clayPercent\":40}] | /context/field/layers/0/clayPercent",
-        "\"layers\":[{\"depth\":{\"value\":30,\"unit\":\"cm\"},\"sandPercent\":70}] | /context/field/layers/0/clayPercent",
-        "\"weeds\":[{\"name\":\"\",\"pressure\":\"high\"}] | /context/field/weeds/0/name",
-        "\"weeds\":[{\"name\":\"thistle\",\"pressure\":\"awful\"}] | /context/field/weeds/0/pressure",
-        "\"residuals\":[{\"activeIngredient\":\"x\",\"appliedOn\":\"1850-01-01\"}] | /context/field/residuals/0/appliedOn",
-        "\"soilTests\":[{\"date\":\"2026-01-01\",\"ph\":14}] | /context/field/soilTests/0/ph",
-        "\"zones\":[{\"id\":\"z\",\"name\":\"z\",\"kind\":\"buffer\",\"outline\":{\"type\":\"Point\"}}] | /context/field/zones/0/outline",
-        "\"certification\":\"magic\" | /context/field/certification",
-        "\"equipment\":[{\"name\":\"x\",\"kind\":\"zeppelin\"}] | /context/field/equipment/0/kind",
-        "\"coldHollowC\":40 | /context/field/coldHollowC"
-    })
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '~',
+            value = {
+                "\"point\":{\"lat\":91,\"lon\":0} | /context/field/point/lat",
+                "\"station\":\"nowhere\" | /context/field/station",
+                "\"slopePercent\":140 | /context/field/slopePercent",
+                "\"penetrometer\":{\"value\":2,\"unit\":\"cm\"} | /context/field/penetrometer/unit",
+                "\"layers\":[{\"depth\":{\"value\":30,\"unit\":\"cm\"}},{\"depth\":{\"value\":20,\"unit\":\"cm\"}}] | /context/field/layers/1/depth",
+                "\"layers\":[{\"depth\":{\"value\":30,\"unit\":\"cm\"},\"sandPercent\":70,\"clayPercent\":40}] | /context/field/layers/0/clayPercent",
+                "\"layers\":[{\"depth\":{\"value\":30,\"unit\":\"cm\"},\"sandPercent\":70}] | /context/field/layers/0/clayPercent",
+                "\"weeds\":[{\"name\":\"\",\"pressure\":\"high\"}] | /context/field/weeds/0/name",
+                "\"weeds\":[{\"name\":\"thistle\",\"pressure\":\"awful\"}] | /context/field/weeds/0/pressure",
+                "\"residuals\":[{\"activeIngredient\":\"x\",\"appliedOn\":\"1850-01-01\"}] | /context/field/residuals/0/appliedOn",
+                "\"soilTests\":[{\"date\":\"2026-01-01\",\"ph\":14}] | /context/field/soilTests/0/ph",
+                "\"zones\":[{\"id\":\"z\",\"name\":\"z\",\"kind\":\"buffer\",\"outline\":{\"type\":\"Point\"}}] | /context/field/zones/0/outline",
+                "\"certification\":\"magic\" | /context/field/certification",
+                "\"equipment\":[{\"name\":\"x\",\"kind\":\"zeppelin\"}] | /context/field/equipment/0/kind",
+                "\"coldHollowC\":40 | /context/field/coldHollowC"
+            })
     void what_cannot_be_is_refused_at_its_place(String members, String pointer) {
         assertThatThrownBy(() -> with(members))
-                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.problems())
-                        .anyMatch(p -> p.pointer().startsWith(pointer)));
+                .isInstanceOfSatisfying(
+                        Refused.class,
+                        r -> assertThat(r.problems()).anyMatch(p -> p.pointer().startsWith(pointer)));
     }
 
     @Test
@@ -44,8 +51,8 @@ class FieldCheckTest {
         assertThat(e.figures().get("field/water").origin()).isEqualTo(Origin.DEFAULT);
         assertThat(e.figures().get("field/soil/1/fieldCapacity").origin()).isEqualTo(Origin.DEFAULT);
         assertThat(e.site().orElseThrow().origin()).isEqualTo(Origin.DEFAULT);
-        assertThat(e.notes()).anyMatch(n -> n.rule().equals("weather-uncertain")
-                && n.text().contains("No station is chosen"));
+        assertThat(e.notes())
+                .anyMatch(n -> n.rule().equals("weather-uncertain") && n.text().contains("No station is chosen"));
     }
 
     @Test
@@ -53,7 +60,8 @@ class FieldCheckTest {
         Evaluated e = with(
                 "\"layers\":[{\"depth\":{\"value\":12,\"unit\":\"in\"},\"texture\":\"silt loam\",\"organicMatterPercent\":3}]");
         assertThat(e.soil().layers()).hasSize(2);
-        assertThat(e.soil().layers().get(0).thicknessM()).isCloseTo(12 * 0.0254, org.assertj.core.api.Assertions.within(1e-12));
+        assertThat(e.soil().layers().get(0).thicknessM())
+                .isCloseTo(12 * 0.0254, org.assertj.core.api.Assertions.within(1e-12));
         assertThat(e.figures().get("field/soil/1/wiltingPoint").origin()).isEqualTo(Origin.ENTERED);
         assertThat(e.figures().get("field/soil/2/wiltingPoint").origin()).isEqualTo(Origin.DEFAULT);
     }

@@ -74,8 +74,7 @@ final class FieldPlans {
                 {"format":"etlo-dossier","version":1,"plan":{"schemaVersion":1,"id":"p","fieldId":"f","crops":[%s],
                 "covers":[%s],"operations":[%s],"answers":[]},"context":{"farm":{"id":"a","name":"Farm","units":"%s",
                 "currency":"EUR"},"field":{"id":"f","farmId":"a","name":"Field","area":{"value":20,"unit":"ha"},%s},"lots":[]}}
-                """
-                .formatted(crops, covers, operations, units, field);
+                """.formatted(crops, covers, operations, units, field);
     }
 
     Evaluated evaluated() {

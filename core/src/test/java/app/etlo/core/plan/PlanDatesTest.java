@@ -30,7 +30,8 @@ class PlanDatesTest {
         Evaluated e = FieldPlans.of()
                 .crop("sweet-corn", "{\"countedBack\":{\"from\":\"2026-09-01\"}}", "2026-09-01")
                 .evaluated();
-        assertThat(e.crops().get(0).crop().planted()).contains(LocalDate.of(2026, 9, 1).minusDays(days));
+        assertThat(e.crops().get(0).crop().planted())
+                .contains(LocalDate.of(2026, 9, 1).minusDays(days));
     }
 
     /** An independent sum: day by day through every year, in Fahrenheit, by the rule of American tables. */
@@ -55,7 +56,8 @@ class PlanDatesTest {
         java.util.Arrays.sort(days);
         double median = (days[14] + days[15]) / 2;
         LocalDate found = harvest(FieldPlans.of().crop("grain-corn", "2027-05-06", "{\"degreeDays\":{\"sum\":1500}}"));
-        assertThat((double) ChronoUnit.DAYS.between(LocalDate.of(2027, 5, 6), found)).isCloseTo(median, within(0.5));
+        assertThat((double) ChronoUnit.DAYS.between(LocalDate.of(2027, 5, 6), found))
+                .isCloseTo(median, within(0.5));
         DatedBy dated = e.dates().get("o2");
         assertThat(dated.early().orElseThrow()).isBefore(dated.on());
         assertThat(dated.late().orElseThrow()).isAfter(dated.on());
@@ -96,17 +98,19 @@ class PlanDatesTest {
     @Test
     void two_ways_at_once_or_none_are_refused_at_their_place() {
         String both = "{\"on\":\"2027-05-06\",\"degreeDays\":{}}";
-        assertThatThrownBy(() -> FieldPlans.of().crop("grain-corn", both, "2027-10-01").evaluated())
+        assertThatThrownBy(() ->
+                        FieldPlans.of().crop("grain-corn", both, "2027-10-01").evaluated())
                 .isInstanceOf(Refused.class);
-        assertThatThrownBy(() -> FieldPlans.of().crop("grain-corn", "{}", "2027-10-01").evaluated())
+        assertThatThrownBy(() ->
+                        FieldPlans.of().crop("grain-corn", "{}", "2027-10-01").evaluated())
                 .isInstanceOf(Refused.class);
         FieldPlans cover = FieldPlans.of()
                 .crop("grain-corn", "2027-05-06", "2027-10-01")
                 .cover("v1", "after", "c1", "", "cereal-rye")
                 .operation("sow", "v1", "{\"degreeDays\":{}}", "");
         assertThatThrownBy(cover::evaluated)
-                .isInstanceOfSatisfying(Refused.class, r -> assertThat(
-                                r.problems().get(0).pointer())
-                        .isEqualTo("/plan/operations/2/when"));
+                .isInstanceOfSatisfying(
+                        Refused.class,
+                        r -> assertThat(r.problems().get(0).pointer()).isEqualTo("/plan/operations/2/when"));
     }
 }

@@ -151,8 +151,10 @@ class PlanLawsTest {
         e.crops().forEach(c -> c.passes().forEach(p -> counted.add(p.id() + p.date())));
         e.laterPasses().forEach(p -> counted.add(p.id() + p.date()));
         assertThat(counted).doesNotHaveDuplicates();
-        assertThat(counted).hasSameSizeAs(new Timeline(
-                plan, Plans.KNOWLEDGE, new PlanDates(plan, Plans.KNOWLEDGE, Optional.empty())).passes());
+        assertThat(counted)
+                .hasSameSizeAs(
+                        new Timeline(plan, Plans.KNOWLEDGE, new PlanDates(plan, Plans.KNOWLEDGE, Optional.empty()))
+                                .passes());
     }
 
     @Property(tries = 100)

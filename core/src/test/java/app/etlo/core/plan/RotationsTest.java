@@ -56,7 +56,8 @@ class RotationsTest {
 
     @Test
     void a_leap_day_moves_to_the_last_of_february() {
-        Evaluated e = FieldPlans.of().crop("spring-wheat", "2028-02-29", "2028-07-20").evaluated();
+        Evaluated e =
+                FieldPlans.of().crop("spring-wheat", "2028-02-29", "2028-07-20").evaluated();
         PlanDocument twice = Rotations.repeated(e);
         assertThat(twice.operations().get(2).when().on()).contains(LocalDate.of(2029, 2, 28));
     }

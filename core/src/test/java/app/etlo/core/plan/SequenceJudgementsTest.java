@@ -87,7 +87,8 @@ class SequenceJudgementsTest {
 
     @Test
     void a_residual_herbicide_whose_interval_is_open_or_unknown() {
-        String typed = "\"station\":\"tarrow-ridge\",\"residuals\":[{\"activeIngredient\":\"agent\",\"appliedOn\":\"2026-05-20\"%s}]";
+        String typed =
+                "\"station\":\"tarrow-ridge\",\"residuals\":[{\"activeIngredient\":\"agent\",\"appliedOn\":\"2026-05-20\"%s}]";
         FieldPlans sown = crops("grain-corn", "soybean")
                 .cover("v1", "before", "c2", "", "cereal-rye")
                 .operation("sow", "v1", "2026-09-26", "");
@@ -122,8 +123,8 @@ class SequenceJudgementsTest {
     @Test
     void manure_where_only_weeds_take_it_up() {
         String weedy = "\"station\":\"tarrow-ridge\",\"weeds\":[{\"name\":\"fat hen\",\"pressure\":\"medium\"}]";
-        FieldPlans fed = crops("grain-corn", "soybean")
-                .operation("pass", "", "2026-11-10", "\"operation\":\"knife-injector\"");
+        FieldPlans fed =
+                crops("grain-corn", "soybean").operation("pass", "", "2026-11-10", "\"operation\":\"knife-injector\"");
         speaks("manure-feeds-weeds", fed.field(weedy));
         silent("manure-feeds-weeds", fed.field("\"station\":\"tarrow-ridge\""));
         silent(

@@ -9,13 +9,11 @@ import org.junit.jupiter.api.Test;
 class SoilTestCsvTest {
     @Test
     void columns_are_guessed_by_the_names_laboratories_use() {
-        var read = SoilTestCsv.read(
-                """
+        var read = SoilTestCsv.read("""
                 Sampled,Depth (cm),pH (water),OM %,Olsen P,K (mg/kg),NO3-N,Remark
                 2025-03-11,20,6.7,2.6,25,158,7.4,west
                 2025-03-11,60,6.9,1.1,,,12,
-                """,
-                Map.of());
+                """, Map.of());
         assertThat(read.mapping())
                 .containsEntry("date", "Sampled")
                 .containsEntry("depth", "Depth (cm)")
@@ -40,16 +38,14 @@ class SoilTestCsvTest {
 
     @Test
     void bad_cells_are_marked_by_line_and_column_and_good_lines_are_kept() {
-        var read = SoilTestCsv.read(
-                """
+        var read = SoilTestCsv.read("""
                 date,pH,P
                 2025-03-11,6.7,25
                 2025-03-32,6.7,25
                 2025-03-11,67,25
                 2025-03-11,6.7,much
                 ,6.7,25
-                """,
-                Map.of());
+                """, Map.of());
         assertThat(read.tests()).hasSize(1);
         assertThat(read.problems())
                 .extracting(p -> p.line() + " " + p.column())

@@ -41,14 +41,13 @@ class WideningTest {
         return Widening.of(Plans.KNOWLEDGE, evaluated(text), "c1-c2");
     }
 
-    private static final String CORN =
-            plan("grain-corn", "2026-05-06", "2026-10-20", "2026-10-26", "\"mulch\"");
+    private static final String CORN = plan("grain-corn", "2026-05-06", "2026-10-20", "2026-10-26", "\"mulch\"");
 
     @Test
     void corn_can_be_harvested_earlier_as_silage_or_give_way_to_a_small_grain() {
-        List<String> ids = proposals(CORN).proposals().stream().map(Proposal::id).toList();
-        assertThat(ids)
-                .contains("earlier-7", "earlier-14", "silage", "small-grain", "before-harvest", "second-drill");
+        List<String> ids =
+                proposals(CORN).proposals().stream().map(Proposal::id).toList();
+        assertThat(ids).contains("earlier-7", "earlier-14", "silage", "small-grain", "before-harvest", "second-drill");
     }
 
     @Test
@@ -75,9 +74,8 @@ class WideningTest {
         LocalDate needed = p.neededBy().orElseThrow();
         // about mid September at 43 degrees north
         assertThat(needed).isBetween(LocalDate.of(2026, 9, 8), LocalDate.of(2026, 9, 22));
-        List<Boolean> reaches = p.proposals().stream()
-                .map(x -> x.reaches().orElseThrow())
-                .toList();
+        List<Boolean> reaches =
+                p.proposals().stream().map(x -> x.reaches().orElseThrow()).toList();
         assertThat(reaches).contains(true, false);
         assertThat(reaches.lastIndexOf(true)).isLessThan(reaches.indexOf(false));
         assertThat(proposals(plan("grain-corn", "2026-05-06", "2026-10-20", "2026-10-26", "\"fix-nitrogen\""))
@@ -111,6 +109,15 @@ class WideningTest {
         List<Proposal> p = proposals(plan("alfalfa", "2026-04-06", "2026-10-10", "2026-10-14", ""))
                 .proposals();
         assertThat(p).extracting(Proposal::id).contains("last-cut").doesNotContain("silage", "earlier-7");
+    }
+
+    @Test
+    void nothing_is_proposed_for_days_that_are_past() {
+        Dossier d = Plans.read(CORN);
+        Evaluated later = new Evaluator(Plans.KNOWLEDGE).evaluate(d.plan(), d.context(), LocalDate.of(2026, 10, 15));
+        assertThat(Widening.of(Plans.KNOWLEDGE, later, "c1-c2").proposals())
+                .isNotEmpty()
+                .allMatch(p -> !p.sowFrom().isBefore(LocalDate.of(2026, 10, 15)));
     }
 
     @Test

@@ -127,7 +127,8 @@ class WindowsTest {
         assertThat(vetch).isAfter(cowpea);
         assertThat(rye).isBetween(LocalDate.of(2027, 9, 20), LocalDate.of(2027, 11, 10));
         u.forEach(x -> {
-            assertThat(x.nearlyAll().orElseThrow()).isBeforeOrEqualTo(x.mostYears().orElseThrow());
+            assertThat(x.nearlyAll().orElseThrow())
+                    .isBeforeOrEqualTo(x.mostYears().orElseThrow());
             assertThat(x.mostYears().orElseThrow()).isBeforeOrEqualTo(x.half().orElseThrow());
         });
     }
@@ -141,8 +142,9 @@ class WindowsTest {
                 .operation("sow", "v1", "2027-11-12", "")
                 .evaluated();
         assertThat(e.covers().get(0).useful().get(0).mostYears()).isEqualTo(Optional.empty());
-        assertThat(e.notes()).anyMatch(n -> n.rule().equals("sown-after-latest-date")
-                && n.text().contains("in only 0 of the years"));
+        assertThat(e.notes())
+                .anyMatch(n ->
+                        n.rule().equals("sown-after-latest-date") && n.text().contains("in only 0 of the years"));
     }
 
     @Test
@@ -165,8 +167,7 @@ class WindowsTest {
     void species_of_a_whole_library_are_told_for_a_window_longest_first() {
         var all = LatestSowings.of(Plans.KNOWLEDGE, cornThenBeans(), "c1-c2");
         assertThat(all).hasSameSizeAs(Plans.KNOWLEDGE.species().all());
-        List<LocalDate> days =
-                all.stream().flatMap(v -> v.mostYears().stream()).toList();
+        List<LocalDate> days = all.stream().flatMap(v -> v.mostYears().stream()).toList();
         for (int i = 1; i < days.size(); i++) {
             assertThat(days.get(i)).isBeforeOrEqualTo(days.get(i - 1));
         }

@@ -19,7 +19,8 @@ class DegreeDaysTest {
 
     @Property
     void corn_agrees_with_the_rule_in_fahrenheit_divided_by_one_point_eight(
-            @ForAll @DoubleRange(min = -30, max = 35) double tmin, @ForAll @DoubleRange(min = 0, max = 25) double span) {
+            @ForAll @DoubleRange(min = -30, max = 35) double tmin,
+            @ForAll @DoubleRange(min = 0, max = 25) double span) {
         double f = cornFahrenheit(tmin * 1.8 + 32, (tmin + span) * 1.8 + 32);
         assertThat(DegreeDays.CORN.of(tmin, tmin + span)).isCloseTo(f / 1.8, within(1e-9));
         assertThat(Unit.DEGREE_DAY_F.to(Unit.DEGREE_DAY_C, f)).isCloseTo(f / 1.8, within(1e-9));

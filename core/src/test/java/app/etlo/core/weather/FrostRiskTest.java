@@ -24,7 +24,10 @@ class FrostRiskTest {
             tmin[(int) (f.toEpochDay() - FIRST.toEpochDay())] = -1;
         }
         return new Climate(
-                "hand", "By hand", new Place(latitude, 0, false), WeatherSeries.of(FIRST, tmin, tmax, new double[days]));
+                "hand",
+                "By hand",
+                new Place(latitude, 0, false),
+                WeatherSeries.of(FIRST, tmin, tmax, new double[days]));
     }
 
     @Test
@@ -43,7 +46,8 @@ class FrostRiskTest {
                 LocalDate.of(2005, 5, 20));
         FrostRisk risk = FrostRisk.of(c, 0, 0, LATER).orElseThrow();
         assertThat(risk.seasons()).isEqualTo(5);
-        // ordered first autumn frosts 10, 14, 18, 22, 26 October: at (5 - 1) * 0.1 = 0.4 between the first two lies 11.6
+        // ordered first autumn frosts 10, 14, 18, 22, 26 October: at (5 - 1) * 0.1 = 0.4 between the first two lies
+        // 11.6
         assertThat(risk.firstAutumnEarly()).contains(MonthDay.of(10, 12));
         assertThat(risk.firstAutumnMiddle()).contains(MonthDay.of(10, 18));
         assertThat(risk.firstAutumnLate()).contains(MonthDay.of(10, 24));
@@ -56,7 +60,10 @@ class FrostRiskTest {
     @Test
     void a_winter_without_frost_counts_as_one_in_which_it_came_latest() {
         FrostRisk risk = FrostRisk.of(
-                        climate(45, LocalDate.of(2000, 11, 1), LocalDate.of(2001, 11, 1), LocalDate.of(2002, 11, 1)), 0, 0, LATER)
+                        climate(45, LocalDate.of(2000, 11, 1), LocalDate.of(2001, 11, 1), LocalDate.of(2002, 11, 1)),
+                        0,
+                        0,
+                        LATER)
                 .orElseThrow();
         assertThat(risk.without()).isEqualTo(2);
         assertThat(risk.firstAutumnMiddle()).contains(MonthDay.of(11, 1));
@@ -73,8 +80,10 @@ class FrostRiskTest {
     @Test
     void a_hollow_freezes_where_the_screen_does_not() {
         Climate c = climate(45);
-        assertThat(FrostRisk.of(c, 0, 0, LATER).orElseThrow().firstAutumnMiddle()).isEmpty();
-        assertThat(FrostRisk.of(c, 0, -6, LATER).orElseThrow().firstAutumnMiddle()).isPresent();
+        assertThat(FrostRisk.of(c, 0, 0, LATER).orElseThrow().firstAutumnMiddle())
+                .isEmpty();
+        assertThat(FrostRisk.of(c, 0, -6, LATER).orElseThrow().firstAutumnMiddle())
+                .isPresent();
     }
 
     @Test

@@ -17,7 +17,8 @@ class WeatherFileTest {
     private static final WeatherSeries TRUTH =
             new WeatherGenerator(KnowledgeLoader.shipped().stations().get("tarrow-ridge")).years(2001, 2003);
 
-    private static String file(String header, DoubleUnaryOperator temperature, DoubleUnaryOperator rain, String format) {
+    private static String file(
+            String header, DoubleUnaryOperator temperature, DoubleUnaryOperator rain, String format) {
         StringBuilder text = new StringBuilder(header).append('\n');
         for (int i = 0; i < TRUTH.days(); i++) {
             text.append(TRUTH.date(i)).append(',');
@@ -51,7 +52,8 @@ class WeatherFileTest {
 
     @Test
     void tenths_under_the_public_names_are_told_by_their_span() {
-        WeatherFile.Read read = read(file("DATE,TMIN,TMAX,PRCP", t -> t * 10, r -> r * 10, "%.0f").replace(".00", ""));
+        WeatherFile.Read read = read(
+                file("DATE,TMIN,TMAX,PRCP", t -> t * 10, r -> r * 10, "%.0f").replace(".00", ""));
         assertThat(read.report().temperature()).isEqualTo(Temperature.TENTHS);
         assertThat(read.report().rain()).isEqualTo(Rain.TENTHS);
         isTheTruth(read.series(), 0.06);
@@ -87,9 +89,10 @@ class WeatherFileTest {
 
     @Test
     void semicolons_decimal_commas_and_a_byte_order_mark_do_no_harm() {
-        String text = "\ufeff" + file("date,tmin_c,tmax_c,prcp_mm", t -> t, r -> r, "%.1f")
-                .replace(',', ';')
-                .replace('.', ',');
+        String text = "\ufeff"
+                + file("date,tmin_c,tmax_c,prcp_mm", t -> t, r -> r, "%.1f")
+                        .replace(',', ';')
+                        .replace('.', ',');
         isTheTruth(read(text).series(), 1e-9);
     }
 
@@ -122,7 +125,12 @@ class WeatherFileTest {
         LocalDate day = LocalDate.of(2020, 1, 1);
         for (int i = 0; i < 40; i++) {
             if ((i < 10 || i >= 15) && (i < 20 || i >= 26)) {
-                text.append(day.plusDays(i)).append(",").append(i).append(",").append(i + 8).append(",1\n");
+                text.append(day.plusDays(i))
+                        .append(",")
+                        .append(i)
+                        .append(",")
+                        .append(i + 8)
+                        .append(",1\n");
             }
         }
         WeatherFile.Read read = read(text.toString());

@@ -21,13 +21,15 @@ class YearsAheadTest {
             tmin[i] = FIRST.plusDays(i).getDayOfYear() / 100.0;
             tmax[i] = FIRST.plusDays(i).getYear();
         }
-        return new Climate("c", "Counting", new Place(45, 0, false), WeatherSeries.of(FIRST, tmin, tmax, new double[days]));
+        return new Climate(
+                "c", "Counting", new Place(45, 0, false), WeatherSeries.of(FIRST, tmin, tmax, new double[days]));
     }
 
     @Test
     void recorded_days_are_the_same_in_every_year_ahead() {
         LocalDate asOf = LocalDate.of(2010, 6, 1);
-        YearsAhead years = new YearsAhead(counting(), Forecast.NONE, asOf, LocalDate.of(2010, 5, 30), LocalDate.of(2012, 7, 1));
+        YearsAhead years =
+                new YearsAhead(counting(), Forecast.NONE, asOf, LocalDate.of(2010, 5, 30), LocalDate.of(2012, 7, 1));
         for (int y = 0; y < years.count(); y++) {
             assertThat(years.tmaxC(y, 0)).isEqualTo(2010);
             assertThat(years.tmaxC(y, 2)).isEqualTo(years.year(y));
@@ -87,6 +89,8 @@ class YearsAheadTest {
         assertThat(p.at(0.1)).isCloseTo(1.4, within(1e-12));
         assertThat(p.at(0.9)).isCloseTo(4.6, within(1e-12));
         assertThat(Percentiles.of(1, 2, Double.POSITIVE_INFINITY).at(0.9)).isInfinite();
-        assertThat(Percentiles.of(1, Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY).at(0.5)).isInfinite();
+        assertThat(Percentiles.of(1, Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY)
+                        .at(0.5))
+                .isInfinite();
     }
 }

@@ -31,8 +31,7 @@ public class DossierImport {
     private final Knowledge knowledge;
     private final WeatherStore weather;
 
-    DossierImport(
-            FarmStore farms, SeedStore seed, PlanStore plans, Knowledge knowledge, WeatherStore weather) {
+    DossierImport(FarmStore farms, SeedStore seed, PlanStore plans, Knowledge knowledge, WeatherStore weather) {
         this.weather = weather;
         this.farms = farms;
         this.seed = seed;

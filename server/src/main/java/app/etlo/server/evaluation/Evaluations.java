@@ -3,11 +3,11 @@ package app.etlo.server.evaluation;
 import app.etlo.core.plan.ClimateView;
 import app.etlo.core.plan.Climates;
 import app.etlo.core.plan.Context;
-import app.etlo.core.plan.FieldEntry;
 import app.etlo.core.plan.Context.LotEntry;
 import app.etlo.core.plan.Dossier;
 import app.etlo.core.plan.Evaluated;
 import app.etlo.core.plan.Evaluator;
+import app.etlo.core.plan.FieldEntry;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.server.documents.NotFound;
 import app.etlo.server.farm.FarmStore;
@@ -32,7 +32,13 @@ public class Evaluations {
     private final Climates climates;
     private final Outside outside;
 
-    Evaluations(FarmStore farms, SeedStore seed, Evaluator evaluator, WeatherStore weather, Climates climates, Outside outside) {
+    Evaluations(
+            FarmStore farms,
+            SeedStore seed,
+            Evaluator evaluator,
+            WeatherStore weather,
+            Climates climates,
+            Outside outside) {
         this.outside = outside;
         this.climates = climates;
         this.weather = weather;
@@ -69,6 +75,10 @@ public class Evaluations {
                 ? List.of()
                 : seed.all().stream().filter(l -> named.contains(l.id())).toList();
         return new Context(
-                farms.farm(field.farmId()), field, lots, field.weather().flatMap(weather::find), outside.forecast(field));
+                farms.farm(field.farmId()),
+                field,
+                lots,
+                field.weather().flatMap(weather::find),
+                outside.forecast(field));
     }
 }

@@ -34,8 +34,7 @@ class FieldSummaries {
     /** One reading works on fields that changed for about so long; the others follow with the next. */
     private static final Duration AT_ONCE = Duration.ofMillis(500);
 
-    private static final String STATES =
-            """
+    private static final String STATES = """
             select f.ref as field_ref,
                    concat_ws(' ', p.ref, p.head, f.id, f.version, a.id, a.version,
                              (select concat(count(*), '.', sum(version), '.', max(id)) from seed_lot),
@@ -52,8 +51,7 @@ class FieldSummaries {
     private final DocumentText text;
     private final Clock clock;
 
-    FieldSummaries(
-            JdbcTemplate sql, PlanStore plans, Evaluations evaluations, DocumentText text, Clock clock) {
+    FieldSummaries(JdbcTemplate sql, PlanStore plans, Evaluations evaluations, DocumentText text, Clock clock) {
         this.clock = clock;
         this.sql = sql;
         this.plans = plans;
@@ -125,15 +123,11 @@ class FieldSummaries {
     }
 
     private void keep(String fieldId, String restsOn, String document) {
-        sql.update(
-                """
+        sql.update("""
                 insert into field_summary (workspace_id, field_ref, rests_on, document)
                 select workspace_id, ref, ?, ? from field where ref = ?
                 on conflict (workspace_id, field_ref) do update set rests_on = excluded.rests_on, document = excluded.document
-                """,
-                restsOn,
-                document,
-                fieldId);
+                """, restsOn, document, fieldId);
     }
 
     private FieldSummary summary(String fieldId, LocalDate asOf) {

@@ -2,8 +2,8 @@ package app.etlo.server.farm;
 
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.Context.FarmEntry;
-import app.etlo.core.plan.FieldEntry;
 import app.etlo.core.plan.ContextCheck;
+import app.etlo.core.plan.FieldEntry;
 import app.etlo.core.plan.Json;
 import app.etlo.core.plan.Refused;
 import app.etlo.server.documents.DocumentText;

@@ -37,7 +37,8 @@ class Fetching {
      * @throws NoAnswer with what was wrong, in words
      */
     String text(String url) {
-        HttpRequest request = HttpRequest.newBuilder(URI.create(url)).timeout(longest).build();
+        HttpRequest request =
+                HttpRequest.newBuilder(URI.create(url)).timeout(longest).build();
         CompletableFuture<String> answer = client.sendAsync(request, HttpResponse.BodyHandlers.ofInputStream())
                 .thenApplyAsync(Fetching::read);
         try {

@@ -63,7 +63,8 @@ public class Outside {
      * @param asking whether a new one is on its way
      * @param fault why there is no newer one, as a sentence
      */
-    public record State<T>(boolean on, Optional<Instant> told, Optional<T> answer, boolean asking, Optional<String> fault) {}
+    public record State<T>(
+            boolean on, Optional<Instant> told, Optional<T> answer, boolean asking, Optional<String> fault) {}
 
     /** The forecast in use at a field, when there is one. */
     @Transactional(readOnly = true)
@@ -126,8 +127,7 @@ public class Outside {
 
     /** Asks a service and keeps its answer, or how it failed. */
     void ask(Asking question) {
-        Service service =
-                question.service().equals(Service.PROBE.id()) ? Service.PROBE : Service.FORECAST;
+        Service service = question.service().equals(Service.PROBE.id()) ? Service.PROBE : Service.FORECAST;
         String url = service == Service.PROBE ? probeUrl : forecastUrl;
         AnswerRow row = answers.findByServiceAndPlace(service.id(), question.place())
                 .orElseGet(() -> new AnswerRow(service.id(), question.place()));
@@ -138,8 +138,7 @@ public class Outside {
             row.answered(
                     service == Service.PROBE
                             ? Json.write(Answers.probe(fetching.text(url + where + "&on=" + today), now))
-                            : Json.write(
-                                    Answers.forecast(fetching.text(url + where + "&from=" + today), today, now)),
+                            : Json.write(Answers.forecast(fetching.text(url + where + "&from=" + today), today, now)),
                     now);
         } catch (NoAnswer e) {
             row.failed(e.getMessage(), now);

@@ -2,9 +2,9 @@ package app.etlo.server.shared;
 
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.Context.FarmEntry;
-import app.etlo.core.plan.FieldEntry;
 import app.etlo.core.plan.Context.LotEntry;
 import app.etlo.core.plan.DifferenceWords;
+import app.etlo.core.plan.FieldEntry;
 import app.etlo.core.plan.Json;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;

@@ -64,7 +64,11 @@ class WeatherController {
 
     private static SeriesChoice choice(WeatherEntry w) {
         return new SeriesChoice(
-                w.id(), w.name(), w.latitude(), w.first(), w.first().plusDays(w.tmin().size() - 1L));
+                w.id(),
+                w.name(),
+                w.latitude(),
+                w.first(),
+                w.first().plusDays(w.tmin().size() - 1L));
     }
 
     /** Looks at a weather file before it is kept. */
@@ -137,10 +141,7 @@ class WeatherController {
                         .stations()
                         .find(weatherId)
                         .map(s -> ClimateView.of(
-                                climates.station(s, asOf),
-                                "station " + s.name() + ", " + s.climate(),
-                                asOf,
-                                units)))
+                                climates.station(s, asOf), "station " + s.name() + ", " + s.climate(), asOf, units)))
                 .orElseThrow(() -> new NotFound("station or weather series"));
     }
 

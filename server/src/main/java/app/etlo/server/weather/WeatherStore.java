@@ -37,9 +37,12 @@ public class WeatherStore {
 
     @Transactional(readOnly = true)
     public Optional<WeatherEntry> find(String id) {
-        return rows.stateOf(id).map(state -> read.get(state, s -> rows.findByRef(id)
-                .map(r -> text.read(r.document(), WeatherEntry.class))
-                .orElseThrow(() -> new NotFound("weather series"))));
+        return rows.stateOf(id)
+                .map(state -> read.get(
+                        state,
+                        s -> rows.findByRef(id)
+                                .map(r -> text.read(r.document(), WeatherEntry.class))
+                                .orElseThrow(() -> new NotFound("weather series"))));
     }
 
     /** Which state of a series is kept; changes with each import. */

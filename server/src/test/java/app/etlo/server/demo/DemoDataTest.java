@@ -48,11 +48,8 @@ class DemoDataTest {
         assertThat(farms).extracting(FarmEntry::units).contains(UnitSystem.METRIC, UnitSystem.US);
         assertThat(valley.stream().map(d -> d.context().field().id()).distinct())
                 .hasSize(20);
-        assertThat(valley).anyMatch(d -> d.context()
-                .field()
-                .point()
-                .map(p -> p.lat() < 0)
-                .orElse(false));
+        assertThat(valley)
+                .anyMatch(d -> d.context().field().point().map(p -> p.lat() < 0).orElse(false));
     }
 
     @Test
