@@ -210,6 +210,27 @@ class GroundIT extends InBrowser {
     }
 
     @Test
+    void a_whole_crop_is_carried_to_other_dates_in_one_change() {
+        demo();
+        page.navigate("/fields/field-hatch-field/rotation");
+        Locator wheat = page.locator("#section [data-stand=c1]").first();
+        assertThat(wheat).isVisible();
+        BoundingBox box = wheat.boundingBox();
+        double x = box.x + box.width * 0.8;
+        double y = box.y + box.height - 8;
+        page.mouse().move(x, y);
+        page.mouse().down();
+        page.mouse().move(x + 30, y, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(6));
+        assertThat(field("Winter wheat planted")).not().hasValue("4 Oct 2026");
+        page.mouse().up();
+        assertThat(field("Winter wheat harvested")).not().hasValue("18 Jul 2027");
+        saved();
+        button("Undo").click();
+        assertThat(field("Winter wheat planted")).hasValue("4 Oct 2026");
+        assertThat(field("Winter wheat harvested")).hasValue("18 Jul 2027");
+    }
+
+    @Test
     void fields_are_filtered_and_only_those_in_sight_are_drawn() {
         demo();
         Locator rows = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Fields"))

@@ -1,6 +1,5 @@
 package app.etlo.core.plan;
 
-import app.etlo.core.advice.FieldFacts;
 import app.etlo.core.advice.Judgements;
 import app.etlo.core.advice.Situation;
 import app.etlo.core.field.BoundaryReader;
@@ -29,9 +28,7 @@ import app.etlo.core.plan.PlanDocument.StandEntry;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.GrainYield;
-import app.etlo.core.rotation.InsideWindows;
 import app.etlo.core.rotation.Window;
-import app.etlo.core.rotation.WindowKind;
 import app.etlo.core.rotation.WindowOffer;
 import app.etlo.core.termination.Evidence;
 import app.etlo.core.termination.Quadrat;
@@ -42,7 +39,6 @@ import app.etlo.core.tillage.HarvestResidue;
 import app.etlo.core.tillage.Pass;
 import app.etlo.core.tillage.StripShare;
 import app.etlo.core.weather.FrostRisk;
-import app.etlo.core.weather.SoilWater;
 import app.etlo.core.weather.YearsAhead;
 import app.etlo.core.working.Figure;
 import app.etlo.core.working.Origin;
@@ -50,13 +46,11 @@ import java.time.LocalDate;
 import java.time.MonthDay;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 
 /**
  * Turns a plan document and its context into an evaluation. What a plan does not say yet simply yields no figure; nothing
@@ -124,6 +118,7 @@ public final class Evaluator {
         private final Optional<FrostDates> frost;
         private final Map<String, Figure> figures = new LinkedHashMap<>();
         private final List<CropInTime> crops;
+        private final PlanWindows planWindows;
         private final Figure area;
 
         Run(PlanDocument plan, Context context, LocalDate asOf) {
@@ -137,19 +132,23 @@ public final class Evaluator {
             this.soil = FieldSoil.of(context.field());
             this.frost = frost(context.field(), site, asOf);
             this.crops = timeline.crops();
+            this.planWindows = new PlanWindows(crops, years, frost);
             this.area = keep(area(context.field()));
         }
 
         Evaluated evaluated() {
-            List<Window> windows = windows();
+            List<Window> windows = planWindows.all();
             windows.forEach(w -> keep(w.days()));
             soilFigures();
-            Optional<WindowOffer> offer = years.map(this::offer);
+            Optional<WindowOffer> offer = planWindows.offer(
+                    soil,
+                    coverSpans(),
+                    context.field().evapotranspirationScale().orElse(1.0));
             offer.ifPresent(o -> windows.forEach(w -> o.of(w).forEach(this::keep)));
             List<Situation.Cover> covers = new ArrayList<>();
             List<CoverResult> coverResults = new ArrayList<>();
             for (CoverEntry entry : plan.covers()) {
-                Optional<Window> window = windowOf(entry, windows);
+                Optional<Window> window = planWindows.of(entry);
                 Situation.Cover cover = cover(entry, window);
                 covers.add(cover);
                 coverResults.add(new CoverResult(
@@ -177,7 +176,7 @@ public final class Evaluator {
                     covers,
                     TypedNumbers.of(plan, context, knowledge),
                     windows,
-                    facts(),
+                    EnteredFacts.of(context.field()),
                     timeline.passes(),
                     plan.crops().stream()
                             .collect(Collectors.toMap(
@@ -205,30 +204,11 @@ public final class Evaluator {
                     calendar);
         }
 
-        private FieldFacts facts() {
-            FieldEntry f = context.field();
-            return new FieldFacts(
-                    f.weeds().orElse(List.of()).stream()
-                            .map(w -> new FieldFacts.Weed(
-                                    w.name(),
-                                    w.pressure(),
-                                    w.perennial().orElse(false),
-                                    w.underControl().orElse(false)))
-                            .toList(),
-                    f.residuals().orElse(List.of()).stream()
-                            .map(r -> new FieldFacts.Residual(r.activeIngredient(), r.appliedOn(), r.intervalMonths()))
-                            .toList(),
-                    f.soilTests().orElse(List.of()).stream()
-                            .map(FieldEntry.SoilTest::date)
-                            .max(Comparator.naturalOrder()),
-                    f.drainage());
-        }
-
-        private List<Window> windows() {
-            List<Window> found = new ArrayList<>(Window.between(crops));
-            found.addAll(new InsideWindows(crops, years, frost.map(FrostDates::lastSpring)).all());
-            found.sort(Comparator.comparing(Window::from));
-            return List.copyOf(found);
+        private List<GroundCover.CoverSpan> coverSpans() {
+            return plan.covers().stream()
+                    .flatMap(c -> timeline.day("sow", c.id()).stream()
+                            .map(d -> new GroundCover.CoverSpan(d, timeline.day("end", c.id()))))
+                    .toList();
         }
 
         private void soilFigures() {
@@ -237,56 +217,6 @@ public final class Evaluator {
                 SoilWaterLimits.figures("field/soil/" + (i + 1), soil.layers().get(i))
                         .forEach(this::keep);
             }
-        }
-
-        private WindowOffer offer(YearsAhead ahead) {
-            List<GroundCover.CoverSpan> covers = plan.covers().stream()
-                    .flatMap(c -> timeline.day("sow", c.id()).stream()
-                            .map(d -> new GroundCover.CoverSpan(d, timeline.day("end", c.id()))))
-                    .toList();
-            GroundCover ground = GroundCover.of(ahead, crops, covers);
-            double scale = context.field().evapotranspirationScale().orElse(1.0);
-            List<SoilWater.Course> water = IntStream.range(0, ahead.count())
-                    .mapToObj(y -> SoilWater.course(soil, ahead, y, ground, scale))
-                    .toList();
-            return new WindowOffer(ahead, water);
-        }
-
-        /** The window a cover stands in: inside the crop it is sown into, else the one ahead of the crop that follows. */
-        private Optional<Window> windowOf(CoverEntry cover, List<Window> windows) {
-            String crop = cover.place().cropId();
-            if (cover.place().relation().equals("into")) {
-                return windows.stream()
-                        .filter(w -> w.kind() != WindowKind.BETWEEN && w.after().equals(crop))
-                        .filter(w -> cover.place().kind().map(w.kind()::equals).orElse(true))
-                        .findFirst();
-            }
-            boolean before = cover.place().relation().equals("before");
-            return windows.stream()
-                    .filter(w -> w.kind() == WindowKind.BETWEEN)
-                    .filter(w -> before
-                            ? w.before().equals(Optional.of(crop))
-                            : w.after().equals(crop))
-                    .findFirst();
-        }
-
-        private List<UsefulSowing> useful(String cover, List<Component> components, Optional<Window> window) {
-            if (years.isEmpty() || window.isEmpty()) {
-                return List.of();
-            }
-            Window w = window.get();
-            List<UsefulSowing> found = components.stream()
-                    .map(Component::species)
-                    .map(s -> UsefulSowing.of(
-                            s,
-                            years.get(),
-                            w.from(),
-                            w.to(),
-                            w.sowUntil(),
-                            "mix/" + cover + "/" + s.id() + "/latestSowing"))
-                    .toList();
-            found.forEach(u -> keep(u.figure()));
-            return found;
         }
 
         private Figure keep(Figure figure) {
@@ -319,17 +249,10 @@ public final class Evaluator {
                 keep(c.released());
                 keep(c.credit());
             });
-            return new Situation.Cover(
-                    entry.id(),
-                    next,
-                    sown,
-                    end,
-                    components,
-                    blend,
-                    stand,
-                    credit,
-                    window,
-                    useful(entry.id(), components, window));
+            List<UsefulSowing> useful = planWindows.useful(
+                    entry.id(), components.stream().map(Component::species).toList(), window);
+            useful.forEach(u -> keep(u.figure()));
+            return new Situation.Cover(entry.id(), next, sown, end, components, blend, stand, credit, window, useful);
         }
 
         private Optional<Termination> end(String cover) {

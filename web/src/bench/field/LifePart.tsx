@@ -1,0 +1,98 @@
+import { KeptText, problemAt } from '../../ui/inputs';
+import { RowsField } from '../../ui/RowsField';
+import { ROW, type PartProps } from './part';
+
+/** What lives and lived there: weeds, pests, stock, crops of the past, herbicides that may still act. */
+export function LifePart({ field, change, problems }: PartProps) {
+  return (
+    <>
+      <RowsField
+        title="Weeds"
+        one="weed"
+        pointer="/weeds"
+        problems={problems}
+        rows={field.weeds}
+        fresh={{ pressure: 'medium' }}
+        columns={[
+          { key: 'name', label: 'name', kind: 'text', needed: true },
+          {
+            key: 'pressure',
+            label: 'pressure',
+            kind: 'choice',
+            options: ['low', 'medium', 'high'],
+            needed: true,
+          },
+          { key: 'perennial', label: 'perennial', kind: 'tick' },
+          { key: 'underControl', label: 'under control', kind: 'tick' },
+        ]}
+        onChange={(weeds) => change({ weeds })}
+      />
+      <RowsField
+        title="Pests seen"
+        one="pest"
+        pointer="/pests"
+        problems={problems}
+        rows={field.pests}
+        fresh={{}}
+        columns={[
+          { key: 'name', label: 'name', kind: 'text', needed: true },
+          { key: 'year', label: 'year', kind: 'number', max: 2099 },
+        ]}
+        onChange={(pests) => change({ pests })}
+      />
+      <div className={ROW}>
+        {(
+          [
+            ['livestock', 'Stock that have access'],
+            ['wildlife', 'Wildlife'],
+            ['waterSupply', 'Water for stock or spraying'],
+          ] as const
+        ).map(([key, label]) => (
+          <KeptText
+            key={key}
+            label={label}
+            value={field[key]}
+            problem={problemAt(problems, `/${key}`)}
+            onChange={(v) => change({ [key]: v })}
+          />
+        ))}
+      </div>
+      <RowsField
+        title="Crops of the past"
+        one="year"
+        pointer="/history"
+        problems={problems}
+        rows={field.history}
+        fresh={{}}
+        columns={[
+          { key: 'year', label: 'year', kind: 'number', max: 2099, needed: true },
+          { key: 'crop', label: 'crop', kind: 'text', needed: true },
+        ]}
+        onChange={(history) => change({ history })}
+      />
+      <RowsField
+        title="Herbicides that may still act"
+        one="herbicide"
+        pointer="/residuals"
+        problems={problems}
+        rows={field.residuals}
+        fresh={{}}
+        columns={[
+          { key: 'activeIngredient', label: 'active ingredient', kind: 'text', needed: true },
+          { key: 'appliedOn', label: 'applied', kind: 'day', needed: true },
+          {
+            key: 'intervalMonths',
+            label: 'interval on the label',
+            kind: 'number',
+            max: 60,
+            suffix: 'months',
+          },
+        ]}
+        onChange={(residuals) => change({ residuals })}
+      />
+      <p className="text-[12.5px] text-ink2 italic">
+        The interval is the label’s, for what is sown next; Etlo knows none of its own.
+      </p>
+    </>
+  );
+}
