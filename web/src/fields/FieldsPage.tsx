@@ -5,7 +5,7 @@ import { Link, useNavigate } from 'react-router';
 
 import { api, Refusal, taken, today, token, type Problem, type Schemas } from '../api/client';
 import { TopBar } from '../app/TopBar';
-import { SectionRow } from '../section/GroundSection';
+import { RowPatterns, SectionRow } from '../section/GroundSection';
 import { FIG, WeightMark } from '../section/ink';
 import { addDays, dayNumber, months, spokenDate, timeScale } from '../section/scale';
 import { useWidth } from '../section/useWidth';
@@ -241,7 +241,7 @@ const Row = memo(function Row({
         </span>
       </span>
       <span className="relative block" style={{ height: ROW_PX }}>
-        <SectionRow section={f.section} frame={frame} id={`row-${f.fieldId}`} />
+        <SectionRow section={f.section} frame={frame} id="rows" />
         <RowMarks f={f} frame={frame} day={day} />
       </span>
       <span className="min-w-0 text-[13.5px] leading-tight max-[900px]:hidden">
@@ -287,7 +287,7 @@ function Rows({ shown, frame, day }: { shown: Summary[]; frame: Span; day: strin
   const rows = useWindowVirtualizer({
     count: shown.length,
     estimateSize: () => ROW_PX + 1,
-    overscan: 8,
+    overscan: 4,
     scrollMargin: top,
     getItemKey: (i) => shown[i]?.fieldId ?? i,
   });
@@ -428,6 +428,7 @@ export function FieldsPage() {
             {some && 'what needs deciding'}
           </span>
         </div>
+        <RowPatterns id="rows" />
         <Rows shown={shown ?? []} frame={frame} day={day} />
       </main>
     </>

@@ -285,7 +285,16 @@ export function GroundSection(p: Props) {
   );
 }
 
-/** The section as a row of a list, on a time axis shared by all rows. */
+/** The patterns that all rows of a list share. */
+export function RowPatterns({ id }: { id: string }) {
+  return (
+    <svg width="0" height="0" className="absolute" aria-hidden>
+      <Patterns prefix={id} />
+    </svg>
+  );
+}
+
+/** The section as a row of a list, on a time axis and with patterns shared by all rows. */
 export function SectionRow({
   section,
   frame,
@@ -304,7 +313,6 @@ export function SectionRow({
       role="img"
       aria-label={inWords(section, frame.us ?? false)}
     >
-      <Patterns prefix={id} />
       <Ground d={d} />
       <Stands d={d} prefix={id} thin />
       <Surface d={d} prefix={id} thin />
