@@ -121,9 +121,6 @@ export function useZoom(
   };
   return {
     view: shown,
-    zoomIn: () => key('+'),
-    zoomOut: () => key('-'),
-    reset: () => setView(undefined),
     key,
     ground,
   };
