@@ -3,21 +3,17 @@ import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 
-import { api, Refusal, taken, today, token, type Problem, type Schemas } from '../api/client';
+import { api, Refusal, taken, today, token, type Problem } from '../api/client';
 import { TopBar } from '../app/TopBar';
-import { RowPatterns, SectionRow } from '../section/GroundSection';
-import { FIG, WeightMark } from '../section/ink';
+import { FIG } from '../section/ink';
 import { addDays, dayNumber, months, spokenDate, timeScale } from '../section/scale';
 import { useWidth } from '../section/useWidth';
 import { Panel } from '../ui/Panel';
 import { NewField } from './NewField';
 import { NewFarm } from './NewFarm';
+import { DUE_DAYS, type RowBitmaps, type Span, type Summary } from './rowBitmaps';
+import { RowPicture, useRowBitmaps } from './RowPicture';
 
-type Summary = Schemas['FieldSummary'];
-type Span = { width: number; height: number; from: string; to: string };
-
-/** A decision this near is due. */
-const DUE_DAYS = 14;
 const ROW_PX = 56;
 const GRID =
   'grid grid-cols-[52px_152px_minmax(0,1fr)_300px] gap-x-4 max-[900px]:grid-cols-[46px_128px_minmax(0,1fr)]';
@@ -138,62 +134,6 @@ function Axis({ frame, day }: { frame: Span; day: string }) {
   );
 }
 
-/** Over a row: today, the fortnight ahead, the day of the next decision with the weight of its note. */
-function RowMarks({ f, frame, day }: { f: Summary; frame: Span; day: string }) {
-  const scale = timeScale(frame.from, frame.to, 0, frame.width);
-  const now = scale.x(day);
-  const due = f.next && scale.x(f.next.date);
-  return (
-    <svg width={frame.width} height={frame.height} className="absolute inset-0" aria-hidden>
-      <rect
-        x={now}
-        width={scale.x(addDays(day, DUE_DAYS)) - now}
-        height={frame.height}
-        fill="var(--ink)"
-        opacity="0.06"
-      />
-      <path
-        d={`M${now - 1.2} 0V${frame.height}M${now + 1.2} 0V${frame.height}`}
-        stroke="var(--ink)"
-        strokeWidth="0.8"
-      />
-      {due !== undefined && due < frame.width && (
-        <>
-          <path d={`M${due} 8V${frame.height - 4}`} stroke="var(--hand)" strokeWidth="1.8" />
-          {f.note ? (
-            <WeightMark weight={f.note.weight} x={Math.max(8, due)} y={9} />
-          ) : (
-            <path d={`M${due - 4.5} 4H${due + 4.5}L${due} 12Z`} fill="var(--hand)" />
-          )}
-        </>
-      )}
-      {f.section.stands
-        .map((s) => ({
-          s,
-          x0: Math.max(0, scale.x(s.from)),
-          x1: Math.min(frame.width, scale.x(s.to)),
-        }))
-        .filter(({ s, x0, x1 }) => x1 - x0 > s.label.length * 5.6)
-        .map(({ s, x0, x1 }) => (
-          <g key={s.id} fontFamily={FIG} fontSize="11" textAnchor="middle">
-            <text
-              x={(x0 + x1) / 2}
-              y={frame.height - 4}
-              fill="none"
-              stroke="var(--soil)"
-              strokeWidth="3"
-            >
-              {s.label.toLowerCase()}
-            </text>
-            <text x={(x0 + x1) / 2} y={frame.height - 4} fill="var(--ink)">
-              {s.label.toLowerCase()}
-            </text>
-          </g>
-        ))}
-    </svg>
-  );
-}
-
 const Row = memo(function Row({
   f,
   i,
@@ -201,6 +141,7 @@ const Row = memo(function Row({
   frame,
   day,
   start,
+  bitmaps,
 }: {
   f: Summary;
   i: number;
@@ -208,6 +149,7 @@ const Row = memo(function Row({
   frame: Span;
   day: string;
   start: number;
+  bitmaps?: RowBitmaps;
 }) {
   const days = f.next && dayNumber(f.next.date) - dayNumber(day);
   return (
@@ -241,8 +183,7 @@ const Row = memo(function Row({
         </span>
       </span>
       <span className="relative block" style={{ height: ROW_PX }}>
-        <SectionRow section={f.section} frame={frame} id="rows" />
-        <RowMarks f={f} frame={frame} day={day} />
+        <RowPicture f={f} frame={frame} bitmaps={bitmaps} />
       </span>
       <span className="min-w-0 text-[13.5px] leading-tight max-[900px]:hidden">
         {f.next ? (
@@ -283,6 +224,7 @@ function passes(f: Summary, filter: string, day: string) {
 function Rows({ shown, frame, day }: { shown: Summary[]; frame: Span; day: string }) {
   const list = useRef<HTMLUListElement>(null);
   const [top, setTop] = useState(0);
+  const bitmaps = useRowBitmaps(shown, frame, day);
   useLayoutEffect(() => setTop(list.current?.offsetTop ?? 0), []);
   const rows = useWindowVirtualizer({
     count: shown.length,
@@ -310,6 +252,7 @@ function Rows({ shown, frame, day }: { shown: Summary[]; frame: Span; day: strin
               frame={frame}
               day={day}
               start={v.start - top}
+              bitmaps={bitmaps}
             />
           )
         );
@@ -317,6 +260,8 @@ function Rows({ shown, frame, day }: { shown: Summary[]; frame: Span; day: strin
     </ul>
   );
 }
+
+const NONE: Summary[] = [];
 
 export function FieldsPage() {
   const fields = useFields();
@@ -415,7 +360,8 @@ export function FieldsPage() {
         )}
         {pending > 0 && (
           <p role="status" className="text-[13px] text-ink2 italic">
-            reckoning <span className="fig not-italic">{pending}</span> fields anew
+            reckoning <span className="fig not-italic">{pending}</span>{' '}
+            {pending === 1 ? 'field' : 'fields'} anew
           </p>
         )}
         <div className={GRID}>
@@ -428,8 +374,7 @@ export function FieldsPage() {
             {some && 'what needs deciding'}
           </span>
         </div>
-        <RowPatterns id="rows" />
-        <Rows shown={shown ?? []} frame={frame} day={day} />
+        <Rows shown={shown ?? NONE} frame={frame} day={day} />
       </main>
     </>
   );

@@ -284,38 +284,3 @@ export function GroundSection(p: Props) {
     </svg>
   );
 }
-
-/** The patterns that all rows of a list share. */
-export function RowPatterns({ id }: { id: string }) {
-  return (
-    <svg width="0" height="0" className="absolute" aria-hidden>
-      <Patterns prefix={id} />
-    </svg>
-  );
-}
-
-/** The section as a row of a list, on a time axis and with patterns shared by all rows. */
-export function SectionRow({
-  section,
-  frame,
-  id,
-}: {
-  section: Evaluation['section'];
-  frame: Omit<Frame, 'fold'>;
-  id: string;
-}) {
-  const d = useMemo(() => layOut(section, { ...frame, fold: 'row' }), [section, frame]);
-  return (
-    <svg
-      width={frame.width}
-      height={frame.height}
-      viewBox={`0 0 ${frame.width} ${frame.height}`}
-      role="img"
-      aria-label={inWords(section, frame.us ?? false)}
-    >
-      <Ground d={d} />
-      <Stands d={d} prefix={id} thin />
-      <Surface d={d} prefix={id} thin />
-    </svg>
-  );
-}

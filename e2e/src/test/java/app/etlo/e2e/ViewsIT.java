@@ -68,6 +68,29 @@ class ViewsIT extends InBrowser {
         accessible("end by night");
     }
 
+    private void rowsArePaintedInTheThemesSoil() {
+        page.waitForFunction("""
+                () => {
+                  const row = document.querySelector('ul[aria-label=Fields] canvas');
+                  const pen = document.createElement('canvas').getContext('2d');
+                  pen.fillStyle = getComputedStyle(document.documentElement).getPropertyValue('--soil').trim();
+                  pen.fillRect(0, 0, 1, 1);
+                  const soil = String(pen.getImageData(0, 0, 1, 1).data);
+                  const foot = row?.getContext('2d').getImageData(0, row.height - 4, row.width, 1).data ?? [];
+                  return Array.from({ length: foot.length / 4 }, (_, i) => String(foot.slice(4 * i, 4 * i + 4)))
+                    .filter((pixel) => pixel === soil).length > foot.length / 8;
+                }
+                """);
+    }
+
+    @Test
+    void the_rows_of_fields_follow_the_theme() {
+        demo();
+        rowsArePaintedInTheThemesSoil();
+        button("Night").click();
+        rowsArePaintedInTheThemesSoil();
+    }
+
     @Test
     void the_sheets_are_accessible() {
         demo();
