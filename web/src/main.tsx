@@ -14,6 +14,7 @@ import { theme } from './app/theme';
 import { FieldPage } from './bench/FieldPage';
 import { FieldsPage } from './fields/FieldsPage';
 import { PeoplePage } from './people/PeoplePage';
+import { SpeciesPage } from './species/SpeciesPage';
 import { SeedStorePage } from './store/SeedStorePage';
 import { WeatherPage } from './weather/WeatherPage';
 
@@ -49,6 +50,7 @@ const router = createBrowserRouter([
       { path: '/fields/:fieldId', element: <FieldPage /> },
       { path: '/fields/:fieldId/:step', element: <FieldPage /> },
       { path: '/weather', element: <WeatherPage /> },
+      { path: '/species', element: <SpeciesPage /> },
       { path: '/seed-store', element: <SeedStorePage /> },
       { path: '/people', element: <PeoplePage /> },
     ],

@@ -203,7 +203,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["history"];
+        get: operations["history_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -708,6 +708,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/species": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["species_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/species/{speciesId}/cells/{columnId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["correct"];
+        post?: never;
+        delete: operations["takeBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/species/{speciesId}/corrections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/weather": {
         parameters: {
             query?: never;
@@ -835,11 +883,30 @@ export interface components {
             rateFigure: string;
             species: string[];
         };
+        Caution: {
+            animals: string[];
+            id: string;
+            name: string;
+            source: components["schemas"]["Source"];
+            text: string;
+        };
+        CellChange: {
+            by: string;
+            column: string;
+            /** Format: date */
+            on: string;
+            value?: string;
+            why: string;
+        };
         CellProblem: {
             column: string;
             /** Format: int64 */
             line: number;
             message: string;
+        };
+        CellSave: {
+            value: string;
+            why: string;
         };
         Choice: {
             id: string;
@@ -873,6 +940,19 @@ export interface components {
             /** Format: int32 */
             years: number;
         };
+        ColumnView: {
+            choices: string[];
+            confidence: string;
+            /** Format: double */
+            high?: number;
+            id: string;
+            kind: string;
+            /** Format: double */
+            low?: number;
+            name: string;
+            section: string;
+            unit?: string;
+        };
         Comparison: {
             author: string;
             /** Format: int32 */
@@ -899,6 +979,13 @@ export interface components {
         Copy: {
             label: string;
             plan: components["schemas"]["PlanDocument"];
+        };
+        CorrectionView: {
+            by: string;
+            library: string;
+            /** Format: date */
+            on: string;
+            why: string;
         };
         CountedBackEntry: {
             /** Format: int32 */
@@ -1738,6 +1825,21 @@ export interface components {
             /** Format: date-time */
             savedAt: string;
         };
+        SheetView: {
+            cells: {
+                [key: string]: string;
+            };
+            corrections: {
+                [key: string]: components["schemas"]["CorrectionView"];
+            };
+            /** @enum {string} */
+            group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            id: string;
+            name: string;
+            sources: {
+                [key: string]: number;
+            };
+        };
         SignIn: {
             email: string;
             password: string;
@@ -1771,6 +1873,11 @@ export interface components {
             status: "seen" | "identity" | "from memory" | "own" | "common practice";
             text: string;
         };
+        SourceView: {
+            /** @enum {string} */
+            status: "seen" | "identity" | "from memory" | "own" | "common practice";
+            text: string;
+        };
         SpeciesChoice: {
             botanical: string;
             family: string;
@@ -1779,6 +1886,12 @@ export interface components {
             id: string;
             legume: boolean;
             name: string;
+        };
+        SpeciesView: {
+            cautions: components["schemas"]["Caution"][];
+            columns: components["schemas"]["ColumnView"][];
+            sources: components["schemas"]["SourceView"][];
+            species: components["schemas"]["SheetView"][];
         };
         StandEntry: {
             biomass?: components["schemas"]["Quantity"];
@@ -2271,7 +2384,7 @@ export interface operations {
             };
         };
     };
-    history: {
+    history_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3126,6 +3239,94 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SoilTestTable"];
+                };
+            };
+        };
+    };
+    species_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpeciesView"];
+                };
+            };
+        };
+    };
+    correct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                speciesId: string;
+                columnId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CellSave"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    takeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                speciesId: string;
+                columnId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                speciesId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CellChange"][];
                 };
             };
         };

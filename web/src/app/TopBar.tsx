@@ -24,6 +24,7 @@ function Mark() {
 const NAV = [
   { to: '/fields', name: 'Fields' },
   { to: '/weather', name: 'Weather' },
+  { to: '/species', name: 'Species' },
   { to: '/seed-store', name: 'Seed store' },
   { to: '/people', name: 'People' },
 ];

@@ -36,6 +36,10 @@ class WallTest {
             "GET /api/fields",
             "GET /api/lots",
             "GET /api/knowledge",
+            "GET /api/species",
+            "PUT /api/species/{speciesId}/cells/{columnId}",
+            "DELETE /api/species/{speciesId}/cells/{columnId}",
+            "GET /api/species/{speciesId}/corrections",
             "GET /api/people",
             "PUT /api/me/name",
             "PUT /api/me/password",
@@ -96,6 +100,8 @@ class WallTest {
                 .replace("{farmId}", "farm1")
                 .replace("{lotId}", "l1")
                 .replace("{weatherId}", weather(owner))
+                .replace("{speciesId}", "cereal-rye")
+                .replace("{columnId}", "heightM")
                 .replace("{kind}", "field")
                 .replace("{documentId}", "f1")
                 .replace("{number}", "1")

@@ -7,6 +7,7 @@ import java.io.InputStreamReader;
 import java.io.Reader;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -14,16 +15,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** Reads the knowledge tables; any row that does not fit stops the reading with its file, line and column. */
 public final class KnowledgeLoader {
     private static final List<String> USES =
             List.of("sow", "plant", "strip", "till", "press", "end", "feed", "harvest");
     private static final List<String> ROOTS = List.of("fibrous", "tap");
-    private static final List<String> FORMS =
+    static final List<String> FORMS =
             List.of("cereal", "millet", "sorghum", "corn", "vetch", "clover", "bush", "radish", "sunflower");
 
     private final Function<String, Reader> open;
@@ -53,8 +56,10 @@ public final class KnowledgeLoader {
     private Knowledge load() {
         sources = table("sources.csv").byId(r -> r.text("text"));
         Library<FieldOperation> operations = library("operations.csv", this::operation);
+        SpeciesSheets sheets = speciesSheets();
+        Library<Caution> cautions = library("cautions.csv", r -> caution(r, source(r)));
         return new Knowledge(
-                library("species.csv", this::species),
+                species(sheets, cautions),
                 crops(),
                 operations,
                 plantingSystems(operations),
@@ -70,7 +75,9 @@ public final class KnowledgeLoader {
                 library("termination-methods.csv", r -> terminationMethod(r, operations)),
                 library("products.csv", this::product),
                 library("aims.csv", r -> new Aim(r.id("id"), r.text("name"))),
-                stations());
+                stations(),
+                cautions,
+                sheets);
     }
 
     private Library<Station> stations() {
@@ -116,6 +123,15 @@ public final class KnowledgeLoader {
         return new Table(file, open.apply(file));
     }
 
+    private static Caution caution(Row r, Source source) {
+        return new Caution(
+                r.id("id"),
+                r.optional("animals").map(t -> List.of(t.split(" "))).orElse(List.of()),
+                r.text("name"),
+                r.text("text"),
+                source);
+    }
+
     private <T> Library<T> library(String file, Function<Row, T> read) {
         return new Library<>(Collections.unmodifiableMap(table(file).byId(read)));
     }
@@ -141,34 +157,66 @@ public final class KnowledgeLoader {
         return r.oneOf(column, List.copyOf(library.byId().keySet()));
     }
 
-    private Species species(Row r) {
-        Group group = r.oneOf("group", Group.values());
-        Optional<String> inoculant = r.optional("inoculant");
-        if (group.isLegume() != inoculant.isPresent()) {
-            throw r.bad("inoculant", "legumes have an inoculant group, other species have none");
-        }
-        return new Species(
-                r.id("id"),
+    private SpeciesSheets speciesSheets() {
+        Map<String, SpeciesColumn> columns = new LinkedHashMap<>();
+        table("species-columns.csv").rows().forEach(r -> columns.put(r.text("id"), column(r)));
+        Map<String, Row> growth = byColumn("species-growth.csv", "species");
+        Map<String, Row> use = byColumn("species-use.csv", "species");
+        Map<String, SpeciesSheets.Sheet> sheets = table("species.csv").byId(r -> {
+            List<Row> rows = Stream.of(growth, use)
+                    .map(m -> Optional.ofNullable(m.get(r.id("id")))
+                            .orElseThrow(() -> r.bad("id", "a table of the species library has no row for it")))
+                    .collect(Collectors.toCollection(() -> new ArrayList<>(List.of(r))));
+            Map<String, Source> found = new LinkedHashMap<>();
+            rows.forEach(row -> found.putAll(sources(row, columns.keySet())));
+            return new SpeciesSheets.Sheet(List.copyOf(rows), Collections.unmodifiableMap(found));
+        });
+        return new SpeciesSheets(columns, sheets);
+    }
+
+    private Library<Species> species(SpeciesSheets sheets, Library<Caution> cautions) {
+        return library("species.csv", r -> {
+            Species s = sheets.read(r.id("id"), List.of());
+            s.use().cautions().stream()
+                    .filter(c -> cautions.find(c).isEmpty())
+                    .findFirst()
+                    .ifPresent(c -> {
+                        throw r.bad("cautions", "'" + c + "' is not in cautions.csv");
+                    });
+            return s;
+        });
+    }
+
+    private Map<String, Row> byColumn(String file, String column) {
+        return table(file).rows().stream().collect(Collectors.toMap(r -> r.id(column), Function.identity(), (a, b) -> {
+            throw b.bad(column, "'" + b.id(column) + "' stands twice");
+        }));
+    }
+
+    private static SpeciesColumn column(Row r) {
+        return new SpeciesColumn(
+                r.text("id"),
                 r.text("name"),
-                r.text("botanical"),
-                r.text("family"),
-                group,
-                band(r, "seedsPerKgLow", "seedsPerKg", "seedsPerKgHigh", 500, 5_000_000),
-                band(r, "rateLowKgHa", "rateKgHa", "rateHighKgHa", 0.5, 400),
-                r.number("depthCm", 0, 15),
-                r.number("heightM", 0.05, 4),
-                r.number("rootDepthM", 0.1, 4),
-                r.oneOf("rootType", ROOTS).equals("tap"),
-                inoculant,
-                r.number("maxShare", 0.01, 1),
-                (int) r.number("latestSowDaysBeforeFrost", -120, 200),
-                r.number("baseC", 0, 15),
-                r.number("usefulDegreeDays", 50, 3000),
-                r.number("establishDegreeDays", 20, 1000),
-                r.number("killC", -45, 5),
-                r.oneOf("form", FORMS),
-                source(r),
-                exceptions(r));
+                r.optional("unit"),
+                r.oneOf("kind", SpeciesColumn.Kind.values()),
+                r.optionalNumber("low", -1000, 1e7),
+                r.optionalNumber("high", -1000, 1e7),
+                r.optional("choices").map(t -> List.of(t.split(" "))).orElse(List.of()),
+                r.oneOf("section", List.of("plant", "seed", "growth", "site", "nitrogen", "ending", "use")),
+                r.oneOf("confidence", List.of("sure", "fair", "rough")));
+    }
+
+    private Map<String, Source> sources(Row r, Set<String> columns) {
+        Source usual = source(r);
+        Map<String, Source.Status> exceptions = exceptions(r);
+        Map<String, Source> found = new LinkedHashMap<>();
+        for (String column : columns) {
+            if (r.has(column)) {
+                Source.Status status = exceptions.getOrDefault(column, usual.status());
+                found.put(column, status == usual.status() ? usual : of(status));
+            }
+        }
+        return found;
     }
 
     private static Map<String, Source.Status> exceptions(Row r) {
@@ -180,7 +228,9 @@ public final class KnowledgeLoader {
                     if (p.length != 2) {
                         throw r.bad("exceptions", "'" + pair + "' is not column=status");
                     }
-                    r.text(p[0]);
+                    if (!r.has(p[0])) {
+                        throw r.bad("exceptions", "'" + p[0] + "' is no column here");
+                    }
                     try {
                         found.put(p[0], Source.Status.of(p[1]));
                     } catch (IllegalArgumentException e) {
@@ -190,11 +240,13 @@ public final class KnowledgeLoader {
         return Collections.unmodifiableMap(found);
     }
 
+    private static Source of(Source.Status status) {
+        return new Source(
+                status == Source.Status.OWN ? "Etlo's own value" : "common practice of cover crop guides", status);
+    }
+
     private Library<Crop> crops() {
-        Map<String, Row> growing = table("crop-growing.csv").rows().stream()
-                .collect(Collectors.toMap(r -> r.id("crop"), Function.identity(), (a, b) -> {
-                    throw b.bad("crop", "'" + b.id("crop") + "' stands twice");
-                }));
+        Map<String, Row> growing = byColumn("crop-growing.csv", "crop");
         return library(
                 "crops.csv",
                 r -> crop(

@@ -2,20 +2,38 @@ package app.etlo.core.knowledge;
 
 import app.etlo.core.working.Source;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import org.apache.commons.csv.CSVRecord;
+import java.util.Set;
 
 /** One row of a knowledge table, read by column; what does not fit is refused by file, line and column. */
 final class Row {
     private final String file;
-    private final CSVRecord record;
+    private final Set<String> columns;
+    private final Map<String, String> cells;
     private final long line;
 
-    Row(String file, CSVRecord record, long line) {
+    /**
+     * @param columns of the table; a row that is too short has fewer cells
+     */
+    Row(String file, Set<String> columns, Map<String, String> cells, long line) {
         this.file = file;
-        this.record = record;
+        this.columns = columns;
+        this.cells = cells;
         this.line = line;
+    }
+
+    /** The same row with another text in one of its cells. */
+    Row with(String column, String text) {
+        Map<String, String> changed = new LinkedHashMap<>(cells);
+        changed.put(column, text);
+        return new Row(file, columns, changed, line);
+    }
+
+    boolean has(String column) {
+        return columns.contains(column);
     }
 
     BadRow bad(String column, String problem) {
@@ -23,13 +41,13 @@ final class Row {
     }
 
     Optional<String> optional(String column) {
-        if (!record.isMapped(column)) {
+        if (!columns.contains(column)) {
             throw bad(column, "the table has no such column");
         }
-        if (!record.isSet(column)) {
+        if (!cells.containsKey(column)) {
             throw bad(column, "the row is too short");
         }
-        String text = record.get(column).strip();
+        String text = cells.get(column).strip();
         return text.isEmpty() ? Optional.empty() : Optional.of(text);
     }
 

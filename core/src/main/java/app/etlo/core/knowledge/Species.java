@@ -19,7 +19,7 @@ import java.util.Optional;
  * @param establishDegreeDays from sowing until it stands well enough to pass a winter; legumes until they nodulate
  * @param killC night temperature that ends it, hardened where it hardens
  * @param form outline in the drawing
- * @param exceptions columns whose status differs from the row's
+ * @param sources of each column's value
  */
 public record Species(
         String id,
@@ -41,12 +41,16 @@ public record Species(
         double establishDegreeDays,
         double killC,
         String form,
-        Source source,
-        Map<String, Source.Status> exceptions) {
+        double testWeightLbBu,
+        Growth growth,
+        Site site,
+        Use use,
+        Map<String, Source> sources) {
 
-    /** The status of one column's value. */
-    public Source.Status statusOf(String column) {
-        return exceptions.getOrDefault(column, source.status());
+    /** Where one column's value comes from. */
+    public Source sourceOf(String column) {
+        return Optional.ofNullable(sources.get(column))
+                .orElseThrow(() -> new IllegalArgumentException("no column '" + column + "'"));
     }
 
     /** Mass of a thousand seeds, g. */

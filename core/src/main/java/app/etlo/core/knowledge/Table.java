@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -28,8 +29,9 @@ final class Table {
                 .setSkipHeaderRecord(true)
                 .get();
         try (CSVParser parser = format.parse(text)) {
+            Set<String> columns = Set.copyOf(parser.getHeaderNames());
             for (CSVRecord r : parser) {
-                rows.add(new Row(file, r, parser.getCurrentLineNumber()));
+                rows.add(new Row(file, columns, r.toMap(), parser.getCurrentLineNumber()));
             }
         } catch (IOException e) {
             throw new UncheckedIOException(file, e);

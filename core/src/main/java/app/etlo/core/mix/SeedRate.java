@@ -179,7 +179,7 @@ public record SeedRate(
                         s.fullRateKgHa().middle(),
                         Unit.KG_PER_HA,
                         Origin.LIBRARY,
-                        s.source().text()),
+                        s.sourceOf("rateKgHa").text()),
                 Input.of(
                         "share",
                         "Share of the full rate",
@@ -199,7 +199,7 @@ public record SeedRate(
                 tag.isPresent() ? Origin.MEASURED : Origin.LIBRARY,
                 tag.isPresent()
                         ? "tag of lot " + c.lot().orElseThrow().label()
-                        : c.species().source().text());
+                        : c.species().sourceOf("seedsPerKg").text());
     }
 
     private static Input bag(SeedLot lot) {

@@ -1,5 +1,6 @@
 package app.etlo.core.plan;
 
+import app.etlo.core.knowledge.Correction;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.UnitSystem;
 import java.time.LocalDate;
@@ -11,6 +12,7 @@ import java.util.Optional;
  * exported.
  *
  * @param forecast the last good forecast for its place
+ * @param corrections the practice's own values in the species library
  * @param weather an imported series; absent when the field uses a station that ships with Etlo
  */
 public record Context(
@@ -18,8 +20,10 @@ public record Context(
         FieldEntry field,
         List<LotEntry> lots,
         Optional<WeatherEntry> weather,
-        Optional<ForecastEntry> forecast) {
+        Optional<ForecastEntry> forecast,
+        List<Correction> corrections) {
     public Context {
+        corrections = corrections == null ? List.of() : List.copyOf(corrections);
         lots = lots == null ? List.of() : List.copyOf(lots);
         weather = weather == null ? Optional.empty() : weather;
         forecast = forecast == null ? Optional.empty() : forecast;

@@ -1,5 +1,6 @@
 package app.etlo.core.plan;
 
+import app.etlo.core.knowledge.CorrectionRefused;
 import app.etlo.core.knowledge.Knowledge;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
@@ -51,6 +52,11 @@ public record Dossier(String format, int version, PlanDocument plan, Context con
                     ContextCheck.weather(w);
                     return true;
                 }));
+        try {
+            knowledge.corrected(context.corrections());
+        } catch (CorrectionRefused e) {
+            throw new Refused("/context/corrections" + e.pointer(), e.getMessage());
+        }
         for (int i = 0; i < context.lots().size(); i++) {
             int index = i;
             under("/context/lots/" + i, () -> {

@@ -3,6 +3,7 @@ package app.etlo.core.plan;
 import app.etlo.core.advice.Note;
 import app.etlo.core.field.FrostDates;
 import app.etlo.core.field.SoilProfile;
+import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.UsefulSowing;
@@ -22,6 +23,7 @@ import java.util.Optional;
 /**
  * A plan worked out against its context. Every figure carries its working.
  *
+ * @param knowledge the library with the practice's corrections
  * @param figures by id
  * @param crops cash crops in time
  * @param dates on which the operations fall, by operation
@@ -32,6 +34,7 @@ import java.util.Optional;
 public record Evaluated(
         PlanDocument plan,
         Context context,
+        Knowledge knowledge,
         LocalDate asOf,
         Map<String, Figure> figures,
         List<Window> windows,

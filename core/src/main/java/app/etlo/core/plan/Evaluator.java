@@ -107,6 +107,7 @@ public final class Evaluator {
     }
 
     private final class Run {
+        private final Knowledge knowledge;
         private final PlanDocument plan;
         private final Context context;
         private final LocalDate asOf;
@@ -122,6 +123,7 @@ public final class Evaluator {
         private final Figure area;
 
         Run(PlanDocument plan, Context context, LocalDate asOf) {
+            this.knowledge = Evaluator.this.knowledge.corrected(context.corrections());
             this.plan = plan;
             this.context = context;
             this.asOf = asOf;
@@ -189,6 +191,7 @@ public final class Evaluator {
             return new Evaluated(
                     plan,
                     context,
+                    knowledge,
                     asOf,
                     Collections.unmodifiableMap(figures),
                     windows,

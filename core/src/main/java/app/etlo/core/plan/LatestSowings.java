@@ -1,6 +1,5 @@
 package app.etlo.core.plan;
 
-import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.plan.Evaluation.LatestView;
 import app.etlo.core.rotation.Window;
@@ -17,13 +16,13 @@ public final class LatestSowings {
      *
      * @throws Refused when the plan has no such window, or its place has no weather
      */
-    public static List<LatestView> of(Knowledge knowledge, Evaluated e, String windowId) {
+    public static List<LatestView> of(Evaluated e, String windowId) {
         Window w = e.windows().stream()
                 .filter(x -> x.id().equals(windowId))
                 .findFirst()
                 .orElseThrow(() -> new Refused("/windowId", "the plan has no such window"));
         return e.years()
-                .map(years -> knowledge.species().all().stream()
+                .map(years -> e.knowledge().species().all().stream()
                         .map(s -> UsefulSowing.of(
                                 s, years, w.from(), w.to(), w.sowUntil(), w.figures() + "/latest/" + s.id()))
                         .sorted(Comparator.comparing(

@@ -111,12 +111,12 @@ public final class Widening {
      *
      * @throws Refused when the plan has no such window
      */
-    public static Proposals of(Knowledge knowledge, Evaluated e, String windowId) {
+    public static Proposals of(Evaluated e, String windowId) {
         Window window = e.windows().stream()
                 .filter(w -> w.id().equals(windowId) && w.kind() == WindowKind.BETWEEN)
                 .findFirst()
                 .orElseThrow(() -> new Refused("/windowId", "the plan has no such window between two crops"));
-        return new Widening(knowledge, e, window).proposals();
+        return new Widening(e.knowledge(), e, window).proposals();
     }
 
     private Proposals proposals() {

@@ -37,9 +37,7 @@ class KnowledgeLoaderTest {
 
     @Test
     void every_value_has_a_source_and_says_how_far_it_was_checked() {
-        SHIPPED.species()
-                .all()
-                .forEach(s -> assertThat(s.source().text()).as(s.id()).isNotBlank());
+        SHIPPED.species().all().forEach(s -> assertThat(s.sources()).as(s.id()).hasSizeGreaterThan(60));
         SHIPPED.crops()
                 .all()
                 .forEach(c -> assertThat(c.source().text()).as(c.id()).isNotBlank());
@@ -51,10 +49,15 @@ class KnowledgeLoaderTest {
                 .forEach(p -> assertThat(p.source().text()).as(p.id()).isNotBlank());
         assertThat(SHIPPED.species()
                         .get("cereal-rye")
-                        .statusOf("latestSowDaysBeforeFrost")
+                        .sourceOf("latestSowDaysBeforeFrost")
+                        .status()
                         .words())
                 .isEqualTo("own");
-        assertThat(SHIPPED.species().get("cereal-rye").statusOf("heightM").words())
+        assertThat(SHIPPED.species()
+                        .get("cereal-rye")
+                        .sourceOf("heightM")
+                        .status()
+                        .words())
                 .isEqualTo("from memory");
     }
 
@@ -112,7 +115,7 @@ class KnowledgeLoaderTest {
             assertThat(s.maxShare()).as(s.id()).isBetween(0.05, 1.0);
         }
         assertThat(SHIPPED.species().all().stream()
-                        .filter(s -> s.group() == Group.BRASSICA)
+                        .filter(s -> s.group() == Group.BRASSICA && s.growth().competitiveness() > 1)
                         .map(Species::maxShare))
                 .allMatch(share -> share <= 0.15);
     }

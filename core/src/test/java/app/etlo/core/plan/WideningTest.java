@@ -38,7 +38,7 @@ class WideningTest {
     }
 
     private static Proposals proposals(String text) {
-        return Widening.of(Plans.KNOWLEDGE, evaluated(text), "c1-c2");
+        return Widening.of(evaluated(text), "c1-c2");
     }
 
     private static final String CORN = plan("grain-corn", "2026-05-06", "2026-10-20", "2026-10-26", "\"mulch\"");
@@ -115,14 +115,13 @@ class WideningTest {
     void nothing_is_proposed_for_days_that_are_past() {
         Dossier d = Plans.read(CORN);
         Evaluated later = new Evaluator(Plans.KNOWLEDGE).evaluate(d.plan(), d.context(), LocalDate.of(2026, 10, 15));
-        assertThat(Widening.of(Plans.KNOWLEDGE, later, "c1-c2").proposals())
+        assertThat(Widening.of(later, "c1-c2").proposals())
                 .isNotEmpty()
                 .allMatch(p -> !p.sowFrom().isBefore(LocalDate.of(2026, 10, 15)));
     }
 
     @Test
     void a_window_the_plan_does_not_have_is_refused() {
-        assertThatThrownBy(() -> Widening.of(Plans.KNOWLEDGE, evaluated(CORN), "c2-c1"))
-                .isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> Widening.of(evaluated(CORN), "c2-c1")).isInstanceOf(Refused.class);
     }
 }

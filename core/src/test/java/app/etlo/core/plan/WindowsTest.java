@@ -165,7 +165,7 @@ class WindowsTest {
 
     @Test
     void species_of_a_whole_library_are_told_for_a_window_longest_first() {
-        var all = LatestSowings.of(Plans.KNOWLEDGE, cornThenBeans(), "c1-c2");
+        var all = LatestSowings.of(cornThenBeans(), "c1-c2");
         assertThat(all).hasSameSizeAs(Plans.KNOWLEDGE.species().all());
         List<LocalDate> days = all.stream().flatMap(v -> v.mostYears().stream()).toList();
         for (int i = 1; i < days.size(); i++) {
@@ -176,8 +176,7 @@ class WindowsTest {
                 .crop("grain-corn", "2027-05-06", "2027-10-12")
                 .crop("soybean", "2028-05-14", "2028-10-02")
                 .evaluated();
-        assertThatThrownBy(() -> LatestSowings.of(Plans.KNOWLEDGE, nowhere, "c1-c2"))
-                .hasMessageContaining("where the field lies");
+        assertThatThrownBy(() -> LatestSowings.of(nowhere, "c1-c2")).hasMessageContaining("where the field lies");
     }
 
     @Test

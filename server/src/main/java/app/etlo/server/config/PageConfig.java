@@ -14,6 +14,8 @@ class PageConfig {
         "/fields",
         "/fields/{*rest}",
         "/seed-store",
+        "/species",
+        "/calibration",
         "/weather",
         "/farms/{*rest}",
         "/plans/{*rest}"

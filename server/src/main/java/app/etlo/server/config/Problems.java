@@ -1,6 +1,7 @@
 package app.etlo.server.config;
 
 import app.etlo.core.field.BoundaryRefused;
+import app.etlo.core.knowledge.CorrectionRefused;
 import app.etlo.core.plan.Json;
 import app.etlo.core.plan.Problem;
 import app.etlo.core.plan.Refused;
@@ -27,6 +28,11 @@ class Problems extends ResponseEntityExceptionHandler {
     @ExceptionHandler(Refused.class)
     ProblemDetail refused(Refused e) {
         return detail(e.problems());
+    }
+
+    @ExceptionHandler(CorrectionRefused.class)
+    ProblemDetail correction(CorrectionRefused e) {
+        return detail(List.of(new Problem(e.pointer(), e.getMessage())));
     }
 
     @ExceptionHandler(BoundaryRefused.class)

@@ -6,6 +6,7 @@ import app.etlo.core.plan.Dossier;
 import app.etlo.core.plan.Json;
 import app.etlo.core.plan.Refused;
 import app.etlo.server.farm.FarmStore;
+import app.etlo.server.knowledge.Corrections;
 import app.etlo.server.plan.PlanStore;
 import app.etlo.server.seed.SeedStore;
 import app.etlo.server.weather.WeatherStore;
@@ -30,8 +31,16 @@ public class DossierImport {
     private final PlanStore plans;
     private final Knowledge knowledge;
     private final WeatherStore weather;
+    private final Corrections corrections;
 
-    DossierImport(FarmStore farms, SeedStore seed, PlanStore plans, Knowledge knowledge, WeatherStore weather) {
+    DossierImport(
+            FarmStore farms,
+            SeedStore seed,
+            PlanStore plans,
+            Knowledge knowledge,
+            WeatherStore weather,
+            Corrections corrections) {
+        this.corrections = corrections;
         this.weather = weather;
         this.farms = farms;
         this.seed = seed;
@@ -66,6 +75,11 @@ public class DossierImport {
             }
         }
         context.weather().filter(w -> weather.find(w.id()).isEmpty()).ifPresent(weather::put);
+        // the library is the whole practice's: a file must not change it for other plans
+        context.corrections().stream()
+                .filter(c -> !corrections.all().contains(c))
+                .forEach(c -> kept.add("library, " + c.species() + " " + c.column() + ": " + c.value()
+                        + " in the file, not taken over"));
         var plan = dossier.plan();
         if (plans.holds(plan.id())) {
             plans.replace(plan, author);

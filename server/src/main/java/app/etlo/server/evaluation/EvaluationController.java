@@ -1,6 +1,5 @@
 package app.etlo.server.evaluation;
 
-import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.ClimateView;
 import app.etlo.core.plan.Evaluated;
 import app.etlo.core.plan.Evaluation;
@@ -29,10 +28,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class EvaluationController {
     private final Evaluations evaluations;
-    private final Knowledge knowledge;
 
-    EvaluationController(Evaluations evaluations, Knowledge knowledge) {
-        this.knowledge = knowledge;
+    EvaluationController(Evaluations evaluations) {
         this.evaluations = evaluations;
     }
 
@@ -75,7 +72,7 @@ class EvaluationController {
     @Access(Who.MEMBER)
     @PostMapping("/api/windows/proposals")
     Widening.Proposals proposals(@RequestBody WindowRequest request) {
-        return Widening.of(knowledge, evaluations.evaluate(request.plan(), request.asOf()), request.windowId());
+        return Widening.of(evaluations.evaluate(request.plan(), request.asOf()), request.windowId());
     }
 
     /** The latest useful sowing of every species in a window. */
@@ -83,7 +80,7 @@ class EvaluationController {
     @Access(Who.MEMBER)
     @PostMapping("/api/windows/species")
     List<Evaluation.LatestView> species(@RequestBody WindowRequest request) {
-        return LatestSowings.of(knowledge, evaluations.evaluate(request.plan(), request.asOf()), request.windowId());
+        return LatestSowings.of(evaluations.evaluate(request.plan(), request.asOf()), request.windowId());
     }
 
     /** The rotation once more behind itself. */

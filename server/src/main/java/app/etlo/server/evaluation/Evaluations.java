@@ -11,6 +11,7 @@ import app.etlo.core.plan.FieldEntry;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.server.documents.NotFound;
 import app.etlo.server.farm.FarmStore;
+import app.etlo.server.knowledge.Corrections;
 import app.etlo.server.outside.Outside;
 import app.etlo.server.seed.SeedStore;
 import app.etlo.server.weather.WeatherStore;
@@ -31,6 +32,7 @@ public class Evaluations {
     private final WeatherStore weather;
     private final Climates climates;
     private final Outside outside;
+    private final Corrections corrections;
 
     Evaluations(
             FarmStore farms,
@@ -38,7 +40,9 @@ public class Evaluations {
             Evaluator evaluator,
             WeatherStore weather,
             Climates climates,
-            Outside outside) {
+            Outside outside,
+            Corrections corrections) {
+        this.corrections = corrections;
         this.outside = outside;
         this.climates = climates;
         this.weather = weather;
@@ -79,6 +83,7 @@ public class Evaluations {
                 field,
                 lots,
                 field.weather().flatMap(weather::find),
-                outside.forecast(field));
+                outside.forecast(field),
+                corrections.all());
     }
 }

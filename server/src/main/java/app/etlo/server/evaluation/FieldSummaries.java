@@ -39,6 +39,7 @@ class FieldSummaries {
                    concat_ws(' ', p.ref, p.head, f.id, f.version, a.id, a.version,
                              (select concat(count(*), '.', sum(version), '.', max(id)) from seed_lot),
                              (select concat(count(*), '.', sum(version), '.', max(id)) from weather_series),
+                             (select max(id) from species_correction),
                              (select max(fetched_at) from service_answer)) as state
             from field f
             join farm a on a.ref = f.farm_ref and a.workspace_id = f.workspace_id

@@ -1,0 +1,75 @@
+package app.etlo.core.knowledge;
+
+import app.etlo.core.quantity.Band;
+import java.util.List;
+
+/**
+ * What a species is good for, how it ends and what to beware of.
+ *
+ * @param hosts pests and diseases it carries on
+ * @param breaks pests and diseases it helps against
+ * @param forage 0 none to 3 excellent
+ * @param cautions ids of cautions.csv
+ * @param insects 0 low to 2 high
+ * @param liftsPhosphorus 0 low to 2 high
+ * @param loosens 0 low to 2 high
+ * @param price per kg of seed, an order of magnitude in a currency like the dollar
+ */
+public record Use(
+        Kill kill,
+        Level regrowth,
+        Level volunteerRisk,
+        List<String> hosts,
+        List<String> breaks,
+        int forage,
+        double grazeHeightCm,
+        List<String> cautions,
+        int insects,
+        double bloomDays,
+        boolean allelopathic,
+        int liftsPhosphorus,
+        int loosens,
+        Skill skill,
+        Band price) {
+
+    /** None or low, some or medium, strong or high. */
+    public enum Level {
+        LOW,
+        MEDIUM,
+        HIGH
+    }
+
+    /** Whom it suits. */
+    public enum Skill {
+        BEGINNER,
+        INTERMEDIATE,
+        EXPERT
+    }
+
+    /** The share, 0 to 1, that each way of ending it kills. */
+    public record Kill(
+            double herbicide,
+            double rolledLeafy,
+            double rolledFlowering,
+            double mownLeafy,
+            double mownFlowering,
+            double tilled) {
+
+        /**
+         * By a termination method of the library.
+         *
+         * @param method its id
+         * @param flowering whether half of the plants flower
+         */
+        public double by(String method, boolean flowering) {
+            return switch (method) {
+                case "burndown" -> herbicide;
+                case "roller-crimper" -> flowering ? rolledFlowering : rolledLeafy;
+                case "roll-and-burndown" -> Math.max(herbicide, flowering ? rolledFlowering : rolledLeafy);
+                case "mow", "graze" -> flowering ? mownFlowering : mownLeafy;
+                case "undercut", "till" -> tilled;
+                default -> 0;
+            };
+        }
+    }
+}
