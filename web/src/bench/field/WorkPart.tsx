@@ -73,6 +73,12 @@ export function WorkPart({ field, change, problems }: PartProps) {
           { key: 'name', label: 'name', kind: 'text', needed: true },
           { key: 'until', label: 'until', kind: 'day' },
           { key: 'rules', label: 'what it asks', kind: 'text', width: 'w-72' },
+          {
+            key: 'allowedSpecies',
+            label: 'species it allows, between ; (any if empty)',
+            kind: 'text',
+            width: 'w-72',
+          },
         ]}
         onChange={(programmes) => change({ programmes })}
       />

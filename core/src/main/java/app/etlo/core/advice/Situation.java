@@ -5,6 +5,7 @@ import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.Component;
 import app.etlo.core.mix.LatestSowing;
+import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.nitrogen.CoverCredit;
 import app.etlo.core.quantity.PlausibleSpan;
@@ -68,7 +69,8 @@ public record Situation(
             Optional<Stand> stand,
             Optional<CoverCredit> credit,
             Optional<Window> window,
-            List<UsefulSowing> useful) {}
+            List<UsefulSowing> useful,
+            Optional<MixOutlook> outlook) {}
 
     /**
      * A number as typed.

@@ -6,6 +6,7 @@ import app.etlo.core.field.SoilProfile;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.Blend;
+import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.plan.PlanDocument.CoverEntry;
 import app.etlo.core.quantity.UnitSystem;
@@ -64,7 +65,9 @@ public record Evaluated(
             List<Species> species,
             Optional<Blend> blend,
             Optional<Window> window,
-            List<UsefulSowing> useful) {}
+            List<UsefulSowing> useful,
+            Optional<MixOutlook> outlook,
+            Optional<MixBench> bench) {}
 
     public UnitSystem units() {
         return context.farm().units();

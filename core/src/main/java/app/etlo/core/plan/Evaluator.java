@@ -10,6 +10,7 @@ import app.etlo.core.field.SoilWaterLimits;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.Component;
+import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.SeedLot;
 import app.etlo.core.mix.Sowing;
 import app.etlo.core.mix.UsefulSowing;
@@ -121,6 +122,7 @@ public final class Evaluator {
         private final List<CropInTime> crops;
         private final PlanWindows planWindows;
         private final Figure area;
+        private final Map<String, MixBench> benches = new LinkedHashMap<>();
 
         Run(PlanDocument plan, Context context, LocalDate asOf) {
             this.knowledge = Evaluator.this.knowledge.corrected(context.corrections());
@@ -161,7 +163,9 @@ public final class Evaluator {
                         cover.components().stream().map(Component::species).toList(),
                         cover.blend(),
                         window,
-                        cover.useful()));
+                        cover.useful(),
+                        cover.outlook(),
+                        Optional.ofNullable(benches.get(entry.id()))));
             }
             List<Decision> calendar = new DecisionCalendar(context.field(), coverResults, offer, f -> keep(f)).all();
             List<CropResult> cropResults = crops(covers);
@@ -255,7 +259,22 @@ public final class Evaluator {
             List<UsefulSowing> useful = planWindows.useful(
                     entry.id(), components.stream().map(Component::species).toList(), window);
             useful.forEach(u -> keep(u.figure()));
-            return new Situation.Cover(entry.id(), next, sown, end, components, blend, stand, credit, window, useful);
+            Optional<MixBench> bench = MixBench.of(
+                    context.field(),
+                    entry,
+                    window,
+                    sown,
+                    end,
+                    next.map(crops::indexOf).filter(i -> i > 0).map(i -> crops.get(i - 1)),
+                    next,
+                    years,
+                    soil);
+            bench.ifPresent(b -> benches.put(entry.id(), b));
+            Optional<MixOutlook> outlook =
+                    bench.flatMap(b -> blend.flatMap(m -> b.outlook("mix/" + entry.id(), m.rates())));
+            outlook.ifPresent(o -> o.figures().forEach(this::keep));
+            return new Situation.Cover(
+                    entry.id(), next, sown, end, components, blend, stand, credit, window, useful, outlook);
         }
 
         private Optional<Termination> end(String cover) {

@@ -173,6 +173,7 @@ final class FieldCheck {
             check.name(programmes.get(i).name(), "/programmes/" + i + "/name");
             check.date(programmes.get(i).until(), "/programmes/" + i + "/until");
             check.text(programmes.get(i).rules(), "/programmes/" + i + "/rules", 1000);
+            check.text(programmes.get(i).allowedSpecies(), "/programmes/" + i + "/allowedSpecies", 4000);
         }
         List<FieldEntry.Machine> machines = check.list(f.equipment(), "/equipment", MOST);
         for (int i = 0; i < machines.size(); i++) {

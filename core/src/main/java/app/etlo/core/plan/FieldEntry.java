@@ -90,7 +90,11 @@ public record FieldEntry(
 
     public record Pest(String name, Optional<Integer> year) {}
 
-    public record Programme(String name, Optional<LocalDate> until, Optional<String> rules) {}
+    /**
+     * @param allowedSpecies names of the species its list allows, separated by semicolons; any when absent
+     */
+    public record Programme(
+            String name, Optional<LocalDate> until, Optional<String> rules, Optional<String> allowedSpecies) {}
 
     /**
      * @param kind drill, planter, sprayer, roller-crimper, strip-till, spreader or other

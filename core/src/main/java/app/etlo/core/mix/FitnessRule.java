@@ -1,0 +1,50 @@
+package app.etlo.core.mix;
+
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.Species;
+import app.etlo.core.working.Source;
+import java.util.Optional;
+
+/**
+ * One reason for which a species may not fit.
+ *
+ * @param excludes whether it takes the species out of the proposals
+ */
+record FitnessRule(String name, boolean excludes, Source source, Test test) {
+
+    /** The species in its place, in words why it does not fit; empty when it does or nothing is known. */
+    @FunctionalInterface
+    interface Test {
+        Optional<String> of(Case c);
+    }
+
+    /** A species, what it would do in the season, the place, and the library. */
+    record Case(Species species, Prospect prospect, MixPlace place, MixSeason season, Knowledge knowledge) {
+        /** The share of it that the chosen method kills at the stage it is likely to have; empty without a method. */
+        Optional<Double> killed() {
+            return place.end().map(e -> {
+                double flowering = flowering();
+                String method = e.method().id();
+                if (method.equals("winterkill")) {
+                    return 1 - Prospect.share(prospect.alive());
+                }
+                return flowering * species.use().kill().by(method, true)
+                        + (1 - flowering) * species.use().kill().by(method, false);
+            });
+        }
+
+        /** Share of the years in which it flowers before the end. */
+        double flowering() {
+            double n = prospect.stage().length;
+            double sum = 0;
+            for (int y = 0; y < n; y++) {
+                sum += prospect.flowers(y) ? 1 : 0;
+            }
+            return n == 0 ? 0 : sum / n;
+        }
+    }
+
+    Optional<Finding> judge(Case c) {
+        return test.of(c).map(text -> new Finding(name, excludes, text, source));
+    }
+}

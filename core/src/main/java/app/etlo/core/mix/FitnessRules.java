@@ -1,0 +1,293 @@
+package app.etlo.core.mix;
+
+import app.etlo.core.knowledge.Caution;
+import app.etlo.core.knowledge.Group;
+import app.etlo.core.knowledge.Site;
+import app.etlo.core.knowledge.Species;
+import app.etlo.core.knowledge.Use;
+import app.etlo.core.mix.FitnessRule.Case;
+import app.etlo.core.mix.FitnessRule.Test;
+import app.etlo.core.working.Source;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** The reasons for which a species is left out of the proposals, and those that only speak against it. */
+final class FitnessRules {
+    /** It must do in so many of the years. */
+    private static final double SOME_YEARS = 0.2;
+
+    private static final double MOST_YEARS = 0.5;
+    /** Below this kill a method does not end it. */
+    private static final double HARDLY_KILLED = 0.6;
+
+    private static final double WELL_KILLED = 0.85;
+    private static final double SEEDS_SOON = 0.3;
+    /** Indicative seed cost of a full rate, per ha, in a currency like the dollar. */
+    private static final double DEAR_PER_HA = 150;
+
+    private static final Set<String> SMALL_GRAINS =
+            Set.of("winter-wheat", "spring-wheat", "winter-barley", "spring-barley", "oats", "rye-grain", "winter-rye");
+    private static final Set<String> VOLUNTEERS_IN_GRAIN =
+            Set.of("hairy-vetch", "annual-ryegrass", "daikon-radish", "oilseed-radish", "buckwheat");
+    private static final Set<String> STOCK_AIMS = Set.of("feed-stock");
+
+    static final List<FitnessRule> ALL = List.of(
+            out("cannot-emerge", "germination limits of handbooks", FitnessRules::cannotEmerge),
+            out("no-useful-stand", "degree days to a useful stand", FitnessRules::noUsefulStand),
+            out("winter-ends-it", "hardiness of handbooks, nights of the weather record", FitnessRules::winterEndsIt),
+            out("will-not-winterkill", "a cover to be ended by winter must die in it", FitnessRules::willNotWinterkill),
+            out("ph-outside", "pH range of handbooks", FitnessRules::phOutside),
+            out("drowns", "tolerance of wet soil in handbooks", FitnessRules::drowns),
+            out("residual-herbicide", "the label's interval as typed rules", FitnessRules::residual),
+            out("cannot-be-ended", "organic rules allow no herbicide as a second tool", FitnessRules::cannotBeEnded),
+            out("not-on-programme", "the programme's own list as typed", FitnessRules::notOnProgramme),
+            out(
+                    "harms-the-stock",
+                    "cautions of chapters on forage; the veterinarian decides",
+                    FitnessRules::harmsStock),
+            out("plugs-drains", "taproots above shallow drains plug them", FitnessRules::plugsDrains),
+            but("hard-to-end", "kill by stage; Etlo's own shares", FitnessRules::hardToEnd),
+            but("winterkill-unsure", "mild winters leave what was to die", FitnessRules::winterkillUnsure),
+            but("seeds-before-end", "degree days to viable seed", FitnessRules::seedsBeforeEnd),
+            but("kin-of-next-crop", "a family's pests carry over", FitnessRules::kinOfNext),
+            but("hosts-a-pest", "hosts of pests in handbooks", FitnessRules::hostsPest),
+            but(
+                    "volunteers-in-grain",
+                    "vetch, ryegrass, radish and buckwheat ahead of small grain",
+                    FitnessRules::volunteers),
+            but(
+                    "allelopathic",
+                    "small seeds after rye, sorghum or oats; a disputed effect",
+                    FitnessRules::allelopathic),
+            but("for-experts", "readiness: expert species want a first small area", FitnessRules::forExperts),
+            but("feeds-slugs", "brassicas and clovers keep slugs", FitnessRules::feedsSlugs),
+            but("dear", "usual price times the full rate", FitnessRules::dear),
+            but("rarely-useful", "degree days to a useful stand", FitnessRules::rarelyUseful),
+            but("shaded-out", "sown into a standing crop it must bear shade", FitnessRules::shadedOut),
+            but("caution-for-people", "contact and eating", FitnessRules::people));
+
+    private FitnessRules() {}
+
+    private static FitnessRule out(String name, String source, Test test) {
+        return new FitnessRule(name, true, Source.commonPractice(source), test);
+    }
+
+    private static FitnessRule but(String name, String source, Test test) {
+        return new FitnessRule(name, false, Source.commonPractice(source), test);
+    }
+
+    private static Optional<String> when(boolean so, String text) {
+        return so ? Optional.of(text) : Optional.empty();
+    }
+
+    private static String years(double share) {
+        return Math.round(share * 10) + " years in 10";
+    }
+
+    private static Optional<String> cannotEmerge(Case c) {
+        double share = Prospect.share(c.prospect().emerges());
+        return when(
+                share < SOME_YEARS,
+                "the soil reaches " + Math.round(c.species().growth().minSoilC()) + " °C in only " + years(share));
+    }
+
+    private static double useful(Case c) {
+        int n = 0;
+        for (double kgHa : c.prospect().massKgHa()) {
+            n += kgHa >= 0.9 * 1000 ? 1 : 0;
+        }
+        return (double) n / Math.max(1, c.prospect().massKgHa().length);
+    }
+
+    private static Optional<String> noUsefulStand(Case c) {
+        boolean emerges = Prospect.share(c.prospect().emerges()) >= SOME_YEARS;
+        return when(emerges && useful(c) < SOME_YEARS, "reaches 1 t/ha in only " + years(useful(c)));
+    }
+
+    private static Optional<String> rarelyUseful(Case c) {
+        double u = useful(c);
+        return when(u >= SOME_YEARS && u < 0.8, "reaches 1 t/ha in " + years(u));
+    }
+
+    private static boolean byWinter(Case c) {
+        return c.place().end().filter(e -> e.method().id().equals("winterkill")).isPresent();
+    }
+
+    /** A rolled mulch or a perennial must live to its end; other aims bear a winterkilled species. */
+    private static Optional<String> winterEndsIt(Case c) {
+        double alive = Prospect.share(c.prospect().alive());
+        boolean must = c.place().aims().contains("mulch")
+                || c.place().end().filter(e -> e.method().id().contains("roll")).isPresent();
+        return when(
+                must && !byWinter(c) && alive < MOST_YEARS,
+                "frost ends it in " + years(1 - alive) + ", and it must live to be rolled");
+    }
+
+    private static Optional<String> willNotWinterkill(Case c) {
+        double alive = Prospect.share(c.prospect().alive());
+        return when(byWinter(c) && alive > 1 - SOME_YEARS, "lives through " + years(alive));
+    }
+
+    private static Optional<String> winterkillUnsure(Case c) {
+        double alive = Prospect.share(c.prospect().alive());
+        return when(
+                byWinter(c) && alive > 0.1 && alive <= 1 - SOME_YEARS,
+                "lives through " + years(alive) + ": have a second tool ready");
+    }
+
+    private static Optional<String> phOutside(Case c) {
+        Site site = c.species().site();
+        return c.place()
+                .ph()
+                .filter(ph -> ph < site.phLow() || ph > site.phHigh())
+                .map(ph -> "pH " + ph + "; its limits are " + site.phLow() + " to " + site.phHigh());
+    }
+
+    private static Optional<String> drowns(Case c) {
+        boolean wet = c.place()
+                .drainage()
+                .filter(d -> d.equals("poorly drained") || d.equals("very poorly drained"))
+                .isPresent();
+        return when(wet && c.species().site().wet() == Site.Degree.POOR, "bears wet soil poorly");
+    }
+
+    private static Optional<String> residual(Case c) {
+        return c.place().residuals().stream()
+                .filter(r -> r.safeFrom().map(d -> d.isAfter(c.season().sown())).orElse(true))
+                .findFirst()
+                .map(r -> r.safeFrom()
+                        .map(d -> r.activeIngredient() + " keeps the ground until " + d + " by the interval typed")
+                        .orElse(r.activeIngredient() + ": type the label's interval to this species first"));
+    }
+
+    private static Optional<String> cannotBeEnded(Case c) {
+        return c.killed()
+                .filter(k -> c.place().organic() && !byWinter(c) && k < HARDLY_KILLED)
+                .map(k -> "the method kills about " + Math.round(k * 100) + " % of it, and no herbicide may follow");
+    }
+
+    private static Optional<String> notOnProgramme(Case c) {
+        String name = c.species().name().toLowerCase(Locale.ROOT);
+        return c.place().programmes().stream()
+                .filter(p -> !p.allowed().isEmpty())
+                .filter(p -> p.allowed().stream()
+                        .noneMatch(a -> a.equals(name) || a.equals(c.species().id())))
+                .findFirst()
+                .map(p -> "not on the list of " + p.name());
+    }
+
+    private static Optional<String> harmsStock(Case c) {
+        boolean grazed = c.place().aims().stream().anyMatch(STOCK_AIMS::contains)
+                || c.place().end().filter(e -> e.method().id().equals("graze")).isPresent();
+        Set<String> worst = Set.of(
+                "vetch-poisoning",
+                "sunn-hemp-alkaloids",
+                "lupin-alkaloids",
+                "horses-sorghum",
+                "foxtail-horses",
+                "lathyrism",
+                "velvetbean");
+        List<Caution> harm = c.species().use().cautions().stream()
+                .filter(worst::contains)
+                .map(id -> c.knowledge().cautions().get(id))
+                .filter(k -> k.animals().stream().anyMatch(c.place()::keeps))
+                .toList();
+        return when(
+                grazed && !harm.isEmpty(),
+                "to be grazed: "
+                        + harm.stream()
+                                .map(k -> k.name().toLowerCase(Locale.ROOT))
+                                .collect(Collectors.joining(", ")));
+    }
+
+    private static Optional<String> plugsDrains(Case c) {
+        return c.place()
+                .tileDepthCm()
+                .filter(cm -> c.species().taproot()
+                        && c.species().use().loosens() == 2
+                        && c.species().rootDepthM() * 100 > cm)
+                .map(cm -> "taproot to " + c.species().rootDepthM() + " m above drains at " + Math.round(cm) + " cm");
+    }
+
+    private static Optional<String> hardToEnd(Case c) {
+        return c.killed()
+                .filter(k -> !byWinter(c) && k < WELL_KILLED && !(c.place().organic() && k < HARDLY_KILLED))
+                .map(k -> "the method kills about " + Math.round(k * 100) + " %");
+    }
+
+    private static Optional<String> seedsBeforeEnd(Case c) {
+        double share = Prospect.share(c.prospect().seeds());
+        return when(share > SEEDS_SOON, "ripe seed before the end in " + years(share));
+    }
+
+    private static Optional<String> kinOfNext(Case c) {
+        return c.place()
+                .next()
+                .filter(n -> n.crop().family().equals(c.species().family()))
+                .map(n -> "of the family of " + n.crop().name().toLowerCase(Locale.ROOT) + ", which follows");
+    }
+
+    private static Optional<String> hostsPest(Case c) {
+        return c.place()
+                .next()
+                .flatMap(n -> AimDelivery.sharedPest(
+                                c.species(), n.crop().growing().sharedPests())
+                        .map(p -> "host of " + p + ", which " + n.crop().name().toLowerCase(Locale.ROOT) + " takes"));
+    }
+
+    private static Optional<String> volunteers(Case c) {
+        return c.place()
+                .next()
+                .filter(n -> SMALL_GRAINS.contains(n.crop().id())
+                        && VOLUNTEERS_IN_GRAIN.contains(c.species().id()))
+                .map(n -> "volunteers in grain sold as seed or food");
+    }
+
+    private static Optional<String> allelopathic(Case c) {
+        return c.place()
+                .next()
+                .filter(n ->
+                        c.species().use().allelopathic() && n.crop().growing().thousandSeedG() < 10)
+                .map(n -> "may hold back the small seed of " + n.crop().name().toLowerCase(Locale.ROOT)
+                        + "; schools differ");
+    }
+
+    private static Optional<String> forExperts(Case c) {
+        return when(c.species().use().skill() == Use.Skill.EXPERT, "for the expert: try it on a small area first");
+    }
+
+    private static Optional<String> feedsSlugs(Case c) {
+        boolean liked = c.species().group() == Group.BRASSICA
+                || c.species().use().hosts().contains("slugs");
+        return when(
+                liked
+                        && c.place()
+                                .next()
+                                .filter(n -> n.crop().growing().sharedPests().contains("slugs"))
+                                .isPresent(),
+                "a favourite of slugs, ahead of a crop they eat");
+    }
+
+    private static Optional<String> dear(Case c) {
+        Species s = c.species();
+        double perHa = s.use().price().middle() * s.fullRateKgHa().middle();
+        return when(perHa > DEAR_PER_HA, "dear: about " + Math.round(perHa) + " a hectare at the full rate");
+    }
+
+    private static Optional<String> shadedOut(Case c) {
+        return when(
+                c.place().sownInto().isPresent() && c.species().site().shade() == Site.Degree.POOR,
+                "bears shade poorly, and it starts under a crop");
+    }
+
+    private static Optional<String> people(Case c) {
+        return c.species().use().cautions().stream()
+                .map(id -> c.knowledge().cautions().get(id))
+                .filter(k -> k.animals().contains("people"))
+                .findFirst()
+                .map(Caution::text);
+    }
+}

@@ -1,0 +1,62 @@
+package app.etlo.core.mix;
+
+import app.etlo.core.knowledge.Crop;
+import app.etlo.core.rotation.CropInTime;
+import app.etlo.core.rotation.WindowKind;
+import app.etlo.core.termination.Termination;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What a mix is judged by beside its weather: what stands before and after it, how it ends, the ground, and what the farm must
+ * keep to. What is not entered is empty, and no rule speaks of it.
+ *
+ * @param sownInto the window's kind when it is sown into a crop
+ * @param ph of the soil as tested or entered
+ * @param livestock what is typed of the stock that has access
+ * @param machines kinds of machine on the farm
+ * @param programmes that list the species they allow
+ * @param residuals herbicides that may still act, with the label's interval as typed
+ */
+public record MixPlace(
+        Optional<CropInTime> next,
+        Optional<Crop> previous,
+        Optional<WindowKind> sownInto,
+        Optional<Termination> end,
+        Optional<Double> ph,
+        Optional<String> drainage,
+        Optional<Double> tileDepthCm,
+        Optional<Double> panDepthCm,
+        String livestock,
+        boolean organic,
+        List<String> machines,
+        List<Programme> programmes,
+        List<Residual> residuals,
+        List<String> aims) {
+
+    /**
+     * @param allowed names or ids of species, lower case
+     */
+    public record Programme(String name, List<String> allowed) {}
+
+    /**
+     * @param safeFrom the day the label allows sowing; empty where the interval was not typed
+     */
+    public record Residual(String activeIngredient, Optional<LocalDate> safeFrom) {}
+
+    public boolean isWet() {
+        return drainage.filter(d -> d.contains("poorly")).isPresent();
+    }
+
+    /** Whether the stock that has access is of a kind. */
+    boolean keeps(String animal) {
+        String typed = livestock.toLowerCase(java.util.Locale.ROOT);
+        return switch (animal) {
+            case "cattle" -> typed.matches(".*\\b(cattle|cows?|heifers?|steers?|calves|bulls?|dairy|beef|stock)\\b.*");
+            case "sheep" -> typed.matches(".*\\b(sheep|ewes?|lambs?|goats?|stock)\\b.*");
+            case "horses" -> typed.matches(".*\\b(horses?|ponies|pony|mares?|donkeys?|mules?)\\b.*");
+            default -> false;
+        };
+    }
+}

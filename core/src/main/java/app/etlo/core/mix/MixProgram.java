@@ -1,0 +1,269 @@
+package app.etlo.core.mix;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+
+/**
+ * The choice of species and shares as a mixed integer linear programme: maximise {@code goal} over the columns within the
+ * rows.
+ *
+ * <p>Columns, for n species: the share of each (0 to n-1), whether it is in (n to 2n-1, whole), the share of it from stock (2n
+ * to 3n-1), and which box is used when there is one (3n, whole).
+ *
+ * @param rows those with a name are wishes and may be loosened or dropped; the others tie the columns together
+ */
+public record MixProgram(List<MixItem> items, double[] goal, double[] upper, boolean[] whole, List<Row> rows) {
+    /** Cost breaks ties between mixes that serve alike. */
+    private static final double TIE_PER_COST = 1e-6;
+
+    /**
+     * One line of the programme: {@code least <= sum of weight x column <= most}.
+     *
+     * @param wish its name and what is asked; empty for a row that ties columns together
+     * @param looser the same a step less strict, to see what that buys
+     */
+    public record Row(Optional<Wish> wish, double[] weights, double least, double most, Optional<Row> looser) {
+        static Row tie(double[] weights, double least, double most) {
+            return new Row(Optional.empty(), weights, least, most, Optional.empty());
+        }
+
+        public double at(double[] columns) {
+            double sum = 0;
+            for (int i = 0; i < weights.length; i++) {
+                sum += weights[i] * columns[i];
+            }
+            return sum;
+        }
+    }
+
+    /**
+     * @param id of the wish, with the aim, group or species it is about, e.g. {@code aim/mulch}
+     * @param upper whether it is the upper end that is asked
+     * @param bound as the adviser typed it
+     */
+    public record Wish(String id, String words, boolean upper, double bound) {}
+
+    /**
+     * The programme of a choice.
+     *
+     * @param weights of the aims, and with what each is divided to be comparable
+     */
+    public static MixProgram of(
+            List<MixItem> items, Map<String, Double> weights, Map<String, Double> scale, MixWishes w) {
+        return new Build(items, w).program(weights, scale);
+    }
+
+    public int columns() {
+        return goal.length;
+    }
+
+    public double share(double[] columns, int item) {
+        return columns[item];
+    }
+
+    /** Money per ha of a solution, what comes from stock left out. */
+    public double cost(double[] columns) {
+        double sum = 0;
+        for (int i = 0; i < items.size(); i++) {
+            sum += items.get(i).cost() * (columns[i] - columns[2 * items.size() + i]);
+        }
+        return sum;
+    }
+
+    MixProgram with(List<Row> other) {
+        return new MixProgram(items, goal, upper, whole, List.copyOf(other));
+    }
+
+    private static final class Build {
+        private final List<MixItem> items;
+        private final MixWishes w;
+        private final int n;
+        private final List<Row> rows = new ArrayList<>();
+
+        Build(List<MixItem> items, MixWishes w) {
+            this.items = items;
+            this.w = w;
+            this.n = items.size();
+        }
+
+        MixProgram program(Map<String, Double> weights, Map<String, Double> scale) {
+            double[] upper = new double[3 * n + 1];
+            boolean[] whole = new boolean[3 * n + 1];
+            for (int i = 0; i < n; i++) {
+                MixItem item = items.get(i);
+                upper[i] = w.without().contains(item.species()) ? 0 : item.most();
+                upper[n + i] = upper[i] > 0 ? 1 : 0;
+                whole[n + i] = true;
+                upper[2 * n + i] = w.stockFirst() ? Math.min(item.inStock(), upper[i]) : 0;
+                tie(i);
+            }
+            upper[3 * n] = w.boxes() == 1 ? 1 : 0;
+            whole[3 * n] = true;
+            wishes();
+            return new MixProgram(items, goal(weights, scale), upper, whole, List.copyOf(rows));
+        }
+
+        private double[] goal(Map<String, Double> weights, Map<String, Double> scale) {
+            double[] goal = new double[3 * n + 1];
+            for (int i = 0; i < n; i++) {
+                MixItem item = items.get(i);
+                double serves = weights.entrySet().stream()
+                        .mapToDouble(a -> a.getValue()
+                                * item.aims().getOrDefault(a.getKey(), 0.0)
+                                / Math.max(1e-9, scale.getOrDefault(a.getKey(), 1.0)))
+                        .sum();
+                goal[i] = w.cheapest() ? -item.cost() : serves - TIE_PER_COST * item.cost();
+                goal[2 * n + i] = (w.cheapest() ? 1 : TIE_PER_COST) * item.cost();
+            }
+            return goal;
+        }
+
+        private void tie(int i) {
+            MixItem item = items.get(i);
+            double[] least = row();
+            least[i] = 1;
+            least[n + i] = -item.least();
+            rows.add(Row.tie(least, 0, Double.POSITIVE_INFINITY));
+            double[] most = row();
+            most[i] = 1;
+            most[n + i] = -item.most();
+            rows.add(Row.tie(most, Double.NEGATIVE_INFINITY, 0));
+            if (w.stockFirst() && item.inStock() > 0) {
+                double[] stock = row();
+                stock[i] = -1;
+                stock[2 * n + i] = 1;
+                rows.add(Row.tie(stock, Double.NEGATIVE_INFINITY, 0));
+            }
+            if (w.boxes() == 1) {
+                double[] box = row();
+                box[n + i] = 1;
+                box[3 * n] = item.smallBox() ? 1 : -1;
+                rows.add(Row.tie(box, Double.NEGATIVE_INFINITY, item.smallBox() ? 1 : 0));
+            }
+        }
+
+        private void wishes() {
+            wish("species", "number of species", w.species(), ins(i -> 1), 1);
+            w.groups()
+                    .forEach((g, least) -> wish(
+                            "group/" + g.id(),
+                            g.words() + " species",
+                            Bounds.atLeast(least),
+                            ins(i -> i.group() == g ? 1 : 0),
+                            1));
+            w.groupShares()
+                    .forEach((g, b) -> wish(
+                            "groupShare/" + g.id(),
+                            "share of " + g.words(),
+                            b,
+                            shares(i -> i.group() == g ? 1 : 0),
+                            0.1));
+            w.speciesShares()
+                    .forEach((s, b) -> wish(
+                            "share/" + s,
+                            "share of " + s.replace('-', ' '),
+                            b,
+                            shares(i -> i.species().equals(s) ? 1 : 0),
+                            0.05));
+            wish("total", "sum of the shares", w.totalShare(), shares(i -> 1), 0.1);
+            wish("seeds", "live seeds per m2", w.seedsM2(), shares(MixItem::seedsM2), 50);
+            w.cost()
+                    .ifPresent(most ->
+                            wish("cost", "seed cost per ha", Bounds.atMost(most), costs(), Math.max(1, 0.1 * most)));
+            w.aims()
+                    .forEach((aim, least) -> wish(
+                            "aim/" + aim,
+                            "least of " + AimDelivery.label(aim).toLowerCase(java.util.Locale.ROOT),
+                            Bounds.atLeast(least),
+                            shares(i -> i.aims().getOrDefault(aim, 0.0)),
+                            0.1 * Math.abs(least)));
+            ratio("cn", "C:N at the end", w.carbonToNitrogen(), MixItem::carbonKgHa, MixItem::nitrogenKgHa, 1);
+            ratio(
+                    "legumes",
+                    "legume share of the dry tops",
+                    w.legumeShare(),
+                    i -> i.group().isLegume() ? i.massKgHa() : 0,
+                    MixItem::massKgHa,
+                    0.05);
+            ratio(
+                    "winterkilled",
+                    "winterkilled share of the dry tops",
+                    w.winterkilledShare(),
+                    MixItem::winterkilledKgHa,
+                    MixItem::massKgHa,
+                    0.05);
+        }
+
+        private void wish(String id, String words, Bounds b, double[] weights, double step) {
+            b.least().ifPresent(v -> rows.add(least(new Wish(id, words, false, v), weights, v, step)));
+            b.most().ifPresent(v -> rows.add(most(new Wish(id, words, true, v), weights, v, step)));
+        }
+
+        private static Row least(Wish wish, double[] weights, double v, double step) {
+            Row looser = Row.tie(weights, v - step, Double.POSITIVE_INFINITY);
+            return new Row(Optional.of(wish), weights, v, Double.POSITIVE_INFINITY, Optional.of(looser));
+        }
+
+        private static Row most(Wish wish, double[] weights, double v, double step) {
+            Row looser = Row.tie(weights, Double.NEGATIVE_INFINITY, v + step);
+            return new Row(Optional.of(wish), weights, Double.NEGATIVE_INFINITY, v, Optional.of(looser));
+        }
+
+        /** over - bound x under, held above or below zero: linear, though the ratio is not. */
+        private void ratio(
+                String id,
+                String words,
+                Bounds b,
+                ToDoubleFunction<MixItem> over,
+                ToDoubleFunction<MixItem> under,
+                double step) {
+            b.least()
+                    .ifPresent(v -> rows.add(new Row(
+                            Optional.of(new Wish(id, words, false, v)),
+                            difference(over, under, v),
+                            0,
+                            Double.POSITIVE_INFINITY,
+                            Optional.of(Row.tie(difference(over, under, v - step), 0, Double.POSITIVE_INFINITY)))));
+            b.most()
+                    .ifPresent(v -> rows.add(new Row(
+                            Optional.of(new Wish(id, words, true, v)),
+                            difference(over, under, v),
+                            Double.NEGATIVE_INFINITY,
+                            0,
+                            Optional.of(Row.tie(difference(over, under, v + step), Double.NEGATIVE_INFINITY, 0)))));
+        }
+
+        private double[] difference(ToDoubleFunction<MixItem> over, ToDoubleFunction<MixItem> under, double v) {
+            return shares(i -> over.applyAsDouble(i) - v * under.applyAsDouble(i));
+        }
+
+        private double[] row() {
+            return new double[3 * n + 1];
+        }
+
+        private double[] shares(ToDoubleFunction<MixItem> of) {
+            double[] row = row();
+            Arrays.setAll(row, k -> k < n ? of.applyAsDouble(items.get(k)) : 0);
+            return row;
+        }
+
+        private double[] ins(ToDoubleFunction<MixItem> of) {
+            double[] row = row();
+            Arrays.setAll(row, k -> k >= n && k < 2 * n ? of.applyAsDouble(items.get(k - n)) : 0);
+            return row;
+        }
+
+        private double[] costs() {
+            double[] row = row();
+            for (int i = 0; i < n; i++) {
+                row[i] = items.get(i).cost();
+                row[2 * n + i] = -items.get(i).cost();
+            }
+            return row;
+        }
+    }
+}

@@ -1,0 +1,98 @@
+package app.etlo.core.plan;
+
+import app.etlo.core.field.SoilProfile;
+import app.etlo.core.mix.CompetitionForecast;
+import app.etlo.core.mix.MixForecast.Sown;
+import app.etlo.core.mix.MixOutlook;
+import app.etlo.core.mix.MixPlace;
+import app.etlo.core.mix.MixSeason;
+import app.etlo.core.mix.SeedRate;
+import app.etlo.core.plan.PlanDocument.CoverEntry;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.rotation.CropInTime;
+import app.etlo.core.rotation.Window;
+import app.etlo.core.termination.Termination;
+import app.etlo.core.weather.YearsAhead;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/** What a cover's mix is judged with: its season, the forecast for it, and its place in the plan. */
+public record MixBench(CompetitionForecast forecast, MixPlace place) {
+
+    /** Of a cover; empty without weather, or where neither dates nor a window say when it grows. */
+    static Optional<MixBench> of(
+            FieldEntry field,
+            CoverEntry cover,
+            Optional<Window> window,
+            Optional<LocalDate> sown,
+            Optional<Termination> end,
+            Optional<CropInTime> previous,
+            Optional<CropInTime> next,
+            Optional<YearsAhead> years,
+            SoilProfile soil) {
+        Optional<LocalDate> from = sown.or(() -> window.map(Window::from));
+        Optional<LocalDate> to = end.map(Termination::date).or(() -> window.map(Window::to));
+        if (years.isEmpty() || from.isEmpty() || to.isEmpty() || !from.get().isBefore(to.get())) {
+            return Optional.empty();
+        }
+        MixSeason season = new MixSeason(years.get(), from.get(), to.get(), soil.availableMm());
+        MixPlace place = new MixPlace(
+                next,
+                previous.map(CropInTime::crop),
+                cover.place().relation().equals("into")
+                        ? cover.place().kind().or(() -> window.map(Window::kind))
+                        : Optional.empty(),
+                end,
+                ph(field),
+                field.drainage(),
+                field.tileDepth().map(q -> q.in(Unit.CENTIMETRE)),
+                field.panDepth().map(q -> q.in(Unit.CENTIMETRE)),
+                field.livestock().orElse(""),
+                field.certification().filter(c -> !c.equals("conventional")).isPresent(),
+                field.equipment().orElse(List.of()).stream()
+                        .map(FieldEntry.Machine::kind)
+                        .toList(),
+                field.programmes().orElse(List.of()).stream()
+                        .map(p -> new MixPlace.Programme(p.name(), allowed(p.allowedSpecies())))
+                        .toList(),
+                field.residuals().orElse(List.of()).stream()
+                        .map(r -> new MixPlace.Residual(
+                                r.activeIngredient(),
+                                r.intervalMonths().map(m -> r.appliedOn().plusDays(Math.round(m * 30.44)))))
+                        .toList(),
+                cover.aims().orElse(List.of()));
+        return Optional.of(new MixBench(new CompetitionForecast(season), place));
+    }
+
+    /** The newest test of pH, else what is entered of the field. */
+    private static Optional<Double> ph(FieldEntry field) {
+        return field.soilTests().orElse(List.of()).stream()
+                .filter(t -> t.ph().isPresent())
+                .max(Comparator.comparing(FieldEntry.SoilTest::date))
+                .flatMap(FieldEntry.SoilTest::ph)
+                .or(field::ph);
+    }
+
+    private static List<String> allowed(Optional<String> typed) {
+        return typed.stream()
+                .flatMap(t -> Arrays.stream(t.split("[;,\\n]")))
+                .map(t -> t.strip().toLowerCase(Locale.ROOT))
+                .filter(t -> !t.isEmpty())
+                .toList();
+    }
+
+    /** What the rates of a mix grow into. */
+    Optional<MixOutlook> outlook(String prefix, List<SeedRate> rates) {
+        List<Sown> mix = rates.stream()
+                .map(r -> new Sown(
+                        r.component().species(),
+                        r.plsKgHa().middle()
+                                / r.component().species().fullRateKgHa().middle()))
+                .toList();
+        return MixOutlook.of(prefix, mix, forecast, place);
+    }
+}
