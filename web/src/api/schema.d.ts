@@ -404,6 +404,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mixes/alternatives": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["alternatives"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mixes/candidates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["candidates"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mixes/failures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["failures"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mixes/frontier": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["frontier"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mixes/proposals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["propose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people": {
         parameters: {
             query?: never;
@@ -860,12 +940,36 @@ export interface components {
             id: string;
             name: string;
         };
+        AimView: {
+            id: string;
+            measure: string;
+            name: string;
+            unit: string;
+            /** Format: double */
+            weight: number;
+        };
+        AlternativeEntry: {
+            id: string;
+            mix: components["schemas"]["MixEntry"];
+            name: string;
+        };
+        AmountView: {
+            aim: string;
+            text: string;
+            unit: string;
+            /** Format: double */
+            value: number;
+        };
         AnswerEntry: {
             decision: string;
             factsHash: string;
             reason: string;
             rule: string;
             subject: string;
+        };
+        BindingView: {
+            buys: string;
+            words: string;
         };
         BoundaryView: {
             /** Format: double */
@@ -877,11 +981,43 @@ export interface components {
             /** Format: int32 */
             parts: number;
         };
+        Bounds: {
+            /** Format: double */
+            least?: number;
+            /** Format: double */
+            most?: number;
+            open?: boolean;
+        };
         BoxView: {
             catchFigure: string;
             id: string;
+            name: string;
             rateFigure: string;
             species: string[];
+        };
+        CandidateList: {
+            aims: components["schemas"]["AimView"][];
+            candidates: components["schemas"]["CandidateView"][];
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+        };
+        CandidateView: {
+            /** Format: double */
+            alive: number;
+            delivers: components["schemas"]["FigureView"][];
+            excluded: boolean;
+            findings: components["schemas"]["FindingView"][];
+            /** Format: double */
+            flowers: number;
+            /** @enum {string} */
+            group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            mass: components["schemas"]["FigureView"];
+            name: string;
+            /** Format: double */
+            score: number;
+            species: string;
         };
         Caution: {
             animals: string[];
@@ -965,10 +1101,12 @@ export interface components {
         };
         ComponentEntry: {
             lotId?: string;
+            rate?: components["schemas"]["Quantity"];
             seeds?: components["schemas"]["Quantity"];
             /** Format: double */
             sharePercent?: number;
             species: string;
+            zone?: string;
         };
         Copied: {
             current: boolean;
@@ -995,10 +1133,17 @@ export interface components {
         };
         CoverEntry: {
             aims?: string[];
+            alternatives?: components["schemas"]["AlternativeEntry"][];
             id: string;
             mix?: components["schemas"]["MixEntry"];
             place: components["schemas"]["PlaceEntry"];
             stand?: components["schemas"]["StandEntry"];
+        };
+        CoverRequest: {
+            /** Format: date */
+            asOf: string;
+            coverId: string;
+            plan: components["schemas"]["PlanDocument"];
         };
         CoverView: {
             boxes: components["schemas"]["BoxView"][];
@@ -1131,6 +1276,14 @@ export interface components {
             asOf: string;
             plan: components["schemas"]["PlanDocument"];
         };
+        FailureView: {
+            aims: components["schemas"]["FigureView"][];
+            /** Format: double */
+            lost: number;
+            mass?: components["schemas"]["FigureView"];
+            name: string;
+            species: string;
+        };
         FarmEntry: {
             currency: string;
             id: string;
@@ -1236,6 +1389,14 @@ export interface components {
             unit: string;
             /** Format: double */
             value: number;
+        };
+        FindingView: {
+            excludes: boolean;
+            rule: string;
+            source: string;
+            /** @enum {string} */
+            status: "seen" | "identity" | "from memory" | "own" | "common practice";
+            text: string;
         };
         ForecastEntry: {
             days: components["schemas"]["Day"][];
@@ -1430,22 +1591,33 @@ export interface components {
         };
         LotEntry: {
             bagSize?: components["schemas"]["Quantity"];
+            cleaningCost?: components["schemas"]["Quantity"];
+            coated?: boolean;
+            /** Format: double */
+            dormantPercent?: number;
             germinationIncludesHardSeed?: boolean;
             /** Format: double */
             germinationPercent: number;
             /** Format: double */
             hardSeedPercent?: number;
+            hardiness?: string;
             id: string;
             inoculated?: boolean;
             label: string;
+            noxious?: string;
+            ownGrown?: boolean;
             price?: components["schemas"]["Quantity"];
             /** Format: double */
             purityPercent: number;
             seedCount?: components["schemas"]["Quantity"];
             species: string;
+            stock?: components["schemas"]["Quantity"];
             supplier?: string;
             /** Format: date */
             testedOn?: string;
+            treatedWith?: string;
+            /** Format: double */
+            weedSeedPercent?: number;
         };
         LotSave: {
             base?: components["schemas"]["LotEntry"];
@@ -1456,11 +1628,52 @@ export interface components {
             name: string;
             width?: components["schemas"]["Quantity"];
         };
+        MixColumn: {
+            figures: components["schemas"]["FigureView"][];
+            id?: string;
+            name: string;
+            parts: components["schemas"]["MixPartView"][];
+            /** Format: int32 */
+            stops: number;
+            /** Format: int32 */
+            thinks: number;
+        };
         MixEntry: {
             components: components["schemas"]["ComponentEntry"][];
             method: string;
             /** Format: double */
             wastePercent?: number;
+            zones?: components["schemas"]["ZonesEntry"];
+        };
+        MixPartView: {
+            /** @enum {string} */
+            group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            name: string;
+            seeds: components["schemas"]["FigureView"];
+            species: string;
+            stand?: components["schemas"]["FigureView"];
+        };
+        MixRequest: {
+            /** Format: date */
+            asOf: string;
+            coverId: string;
+            plan: components["schemas"]["PlanDocument"];
+            wishes: components["schemas"]["WishesEntry"];
+        };
+        MixView: {
+            aims: components["schemas"]["AmountView"][];
+            binding: components["schemas"]["BindingView"][];
+            /** Format: double */
+            cost: number;
+            costText: string;
+            costUnit: string;
+            missed: string[];
+            proved: boolean;
+            /** Format: int32 */
+            rounds: number;
+            /** Format: double */
+            score: number;
+            shares: components["schemas"]["ShareView"][];
         };
         MonthView: {
             coolDegreeDays: components["schemas"]["Range"];
@@ -1665,6 +1878,7 @@ export interface components {
             measured: string;
         };
         Programme: {
+            allowedSpecies?: string;
             name: string;
             rules?: string;
             /** Format: date */
@@ -1692,6 +1906,10 @@ export interface components {
             /** Format: date */
             sownNow: string;
             windowId: string;
+        };
+        Proposed: {
+            conflict: string[];
+            mix?: components["schemas"]["MixView"];
         };
         QuadratEntry: {
             /** Format: double */
@@ -1811,6 +2029,14 @@ export interface components {
             practice: string;
             role: string;
             signedIn: boolean;
+        };
+        ShareView: {
+            /** @enum {string} */
+            group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            name: string;
+            /** Format: double */
+            percent: number;
+            species: string;
         };
         SharedConflict: {
             overlaps: string[];
@@ -1935,6 +2161,7 @@ export interface components {
             latitude: number;
             name: string;
         };
+        StreamingResponseBody: Record<string, never>;
         Taken: {
             report: components["schemas"]["WeatherReport"];
             series: components["schemas"]["SeriesChoice"];
@@ -2019,6 +2246,32 @@ export interface components {
             usualMethod: string;
             words: string;
         };
+        WishesEntry: {
+            aims?: {
+                [key: string]: components["schemas"]["Quantity"];
+            };
+            /** Format: int32 */
+            boxes?: number;
+            carbonToNitrogen?: components["schemas"]["Bounds"];
+            cost?: components["schemas"]["Quantity"];
+            goal?: string;
+            groupShares?: {
+                [key: string]: components["schemas"]["Bounds"];
+            };
+            groups?: {
+                [key: string]: number;
+            };
+            legumePercent?: components["schemas"]["Bounds"];
+            seedsM2?: components["schemas"]["Bounds"];
+            species?: components["schemas"]["Bounds"];
+            speciesShares?: {
+                [key: string]: components["schemas"]["Bounds"];
+            };
+            stockFirst?: boolean;
+            totalPercent?: components["schemas"]["Bounds"];
+            winterkilledPercent?: components["schemas"]["Bounds"];
+            without?: string[];
+        };
         WorkView: {
             days: components["schemas"]["Range"];
             work: string;
@@ -2048,6 +2301,10 @@ export interface components {
             kind: string;
             name: string;
             outline: components["schemas"]["JsonNode"];
+        };
+        ZonesEntry: {
+            bandWidth: components["schemas"]["Quantity"];
+            rowWidth: components["schemas"]["Quantity"];
         };
     };
     responses: never;
@@ -2690,6 +2947,126 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    alternatives: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoverRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MixColumn"][];
+                };
+            };
+        };
+    };
+    candidates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoverRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CandidateList"];
+                };
+            };
+        };
+    };
+    failures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoverRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureView"][];
+                };
+            };
+        };
+    };
+    frontier: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MixRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/x-ndjson": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
+    propose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MixRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Proposed"];
+                };
             };
         };
     };

@@ -6,6 +6,12 @@ import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs
 
 type Component = Schemas['ComponentEntry'];
 
+const ZONES = [
+  { id: 'whole', name: 'whole' },
+  { id: 'row', name: 'row zone' },
+  { id: 'middle', name: 'middle' },
+];
+
 /** One species of the mix: its share or density, its lot, and what follows from them. */
 export function MixRow({
   coverId,
@@ -14,6 +20,7 @@ export function MixRow({
   pointer,
   lots,
   columns,
+  zoned,
   onChange,
   onRemove,
 }: {
@@ -23,10 +30,13 @@ export function MixRow({
   pointer: string;
   lots: Lot[];
   columns: string[];
-  onChange: (change: Partial<Component>) => void;
+  /** Whether row zones and middles are told apart. */
+  zoned: boolean;
+  /** `held` while the hand still moves. */
+  onChange: (change: Partial<Component>, held?: boolean) => void;
   onRemove: () => void;
 }) {
-  const { state, knowledge, us } = useOpenPlan();
+  const { session, state, knowledge, us } = useOpenPlan();
   const s = knowledge.species.find((x) => x.id === c.species);
   const name = s?.name ?? c.species;
   return (
@@ -47,16 +57,51 @@ export function MixRow({
             onChange={(q) => onChange({ seeds: q })}
             problem={problemAt(state.problems, `${pointer}/seeds`)}
           />
-        ) : (
-          <NumberField
+        ) : method === 'recipe' ? (
+          <QuantityField
             hideLabel
-            label={`${name} share`}
+            label={`${name} pure live seed`}
             width="w-12"
-            value={c.sharePercent}
-            max={300}
-            suffix="%"
-            onChange={(v) => onChange({ sharePercent: v })}
-            problem={problemAt(state.problems, `${pointer}/sharePercent`)}
+            value={c.rate}
+            units={us ? ['lb/ac', 'kg/ha'] : ['kg/ha', 'lb/ac']}
+            onChange={(q) => onChange({ rate: q })}
+            problem={problemAt(state.problems, `${pointer}/rate`)}
+          />
+        ) : (
+          <span className="flex items-center gap-1">
+            <input
+              type="range"
+              min={0}
+              max={150}
+              step={1}
+              className="h-5 min-h-0 w-20 accent-[var(--ink)]"
+              aria-label={`${name} share, by hand`}
+              aria-valuetext={`${c.sharePercent ?? 0} % of the full rate`}
+              value={Math.min(150, c.sharePercent ?? 0)}
+              onChange={(e) => onChange({ sharePercent: Number(e.target.value) }, true)}
+              onPointerUp={() => void session.flush()}
+              onKeyUp={() => void session.flush()}
+            />
+            <NumberField
+              hideLabel
+              label={`${name} share`}
+              width="w-11"
+              value={c.sharePercent}
+              max={300}
+              suffix="%"
+              onChange={(v) => onChange({ sharePercent: v })}
+              problem={problemAt(state.problems, `${pointer}/sharePercent`)}
+            />
+          </span>
+        )}
+        {zoned && (
+          <SelectField
+            hideLabel
+            width="w-20"
+            label={`${name} zone`}
+            value={c.zone ?? 'whole'}
+            options={ZONES}
+            onChange={(z) => onChange({ zone: z === 'whole' ? undefined : z })}
           />
         )}
       </td>

@@ -14,6 +14,7 @@ import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.MvcResult;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 
 /** Asks as a browser does: keeps cookies, sends the CSRF token back, sends JSON. */
@@ -146,7 +147,12 @@ final class Browser {
                 ask.contentType(type).content(body);
             }
             headers.forEach(ask::header);
-            MockHttpServletResponse r = mvc.perform(ask).andReturn().getResponse();
+            MvcResult result = mvc.perform(ask).andReturn();
+            if (result.getRequest().isAsyncStarted()) {
+                // a stream is read to its end
+                result.getAsyncResult(60_000);
+            }
+            MockHttpServletResponse r = result.getResponse();
             for (Cookie c : r.getCookies()) {
                 if (c.getMaxAge() == 0) {
                     cookies.remove(c.getName());

@@ -46,13 +46,16 @@ public record Blend(
 
     private static boolean hasRate(Component c) {
         boolean live = c.lot().map(l -> l.purity() * l.liveOnTag() > 0).orElse(true);
-        boolean wanted = c.seeds().map(q -> q.value() > 0).orElse(c.share().orElse(0.0) > 0);
-        return live && wanted;
+        boolean wanted =
+                c.seeds().or(c::rate).map(q -> q.value() > 0).orElse(c.share().orElse(0.0) > 0);
+        boolean room = c.zone().share().middle() > 0;
+        return live && wanted && room;
     }
 
     private static Blend worked(String prefix, List<SeedRate> rates, Sowing sowing) {
-        Figure bulk = sum(prefix + "/bulk", "Seed of the mix", Unit.KG_PER_HA, each(rates, SeedRate::bulkKgHa));
-        Figure seeds = sum(prefix + "/seeds", "Live seeds of the mix", Unit.PER_M2, each(rates, SeedRate::seedsM2));
+        Figure bulk = sum(prefix + "/bulk", "Seed of the mix", Unit.KG_PER_HA, each(rates, SeedRate::fieldKgHa));
+        Figure seeds =
+                sum(prefix + "/seeds", "Live seeds of the mix", Unit.PER_M2, each(rates, SeedRate::fieldSeedsM2));
         Figure seedKg = sum(prefix + "/seed", "Seed to have", Unit.KILOGRAM, each(rates, SeedRate::seedKg));
         List<Figure> costs = rates.stream().flatMap(r -> r.cost().stream()).toList();
         Optional<Figure> cost = costs.size() == rates.size()
@@ -68,8 +71,8 @@ public record Blend(
         List<Figure> bySeeds = new ArrayList<>();
         for (SeedRate r : rates) {
             String id = prefix + "/" + r.component().species().id() + "/";
-            byWeight.add(share(id + "weightShare", "Share of the weight", r.bulkKgHa(), bulk));
-            bySeeds.add(share(id + "seedShare", "Share of the seeds", r.seedsM2(), seeds));
+            byWeight.add(share(id + "weightShare", "Share of the weight", r.fieldKgHa(), bulk));
+            bySeeds.add(share(id + "seedShare", "Share of the seeds", r.fieldSeedsM2(), seeds));
         }
         return new Blend(
                 rates, byWeight, bySeeds, bulk, seeds, seedKg, SeedBox.split(prefix, rates, sowing), cost, costPerHa);

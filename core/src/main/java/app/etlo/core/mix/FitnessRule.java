@@ -24,7 +24,7 @@ record FitnessRule(String name, boolean excludes, Source source, Test test) {
         Optional<Double> killed() {
             return place.end().map(e -> {
                 double flowering = flowering();
-                String method = e.method().id();
+                String method = e.method();
                 if (method.equals("winterkill")) {
                     return 1 - Prospect.share(prospect.alive());
                 }

@@ -113,14 +113,14 @@ final class FitnessRules {
     }
 
     private static boolean byWinter(Case c) {
-        return c.place().end().filter(e -> e.method().id().equals("winterkill")).isPresent();
+        return c.place().end().filter(e -> e.method().equals("winterkill")).isPresent();
     }
 
     /** A rolled mulch or a perennial must live to its end; other aims bear a winterkilled species. */
     private static Optional<String> winterEndsIt(Case c) {
         double alive = Prospect.share(c.prospect().alive());
         boolean must = c.place().aims().contains("mulch")
-                || c.place().end().filter(e -> e.method().id().contains("roll")).isPresent();
+                || c.place().end().filter(e -> e.method().contains("roll")).isPresent();
         return when(
                 must && !byWinter(c) && alive < MOST_YEARS,
                 "frost ends it in " + years(1 - alive) + ", and it must live to be rolled");
@@ -181,7 +181,7 @@ final class FitnessRules {
 
     private static Optional<String> harmsStock(Case c) {
         boolean grazed = c.place().aims().stream().anyMatch(STOCK_AIMS::contains)
-                || c.place().end().filter(e -> e.method().id().equals("graze")).isPresent();
+                || c.place().end().filter(e -> e.method().equals("graze")).isPresent();
         Set<String> worst = Set.of(
                 "vetch-poisoning",
                 "sunn-hemp-alkaloids",

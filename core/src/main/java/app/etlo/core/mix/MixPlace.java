@@ -3,7 +3,6 @@ package app.etlo.core.mix;
 import app.etlo.core.knowledge.Crop;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.WindowKind;
-import app.etlo.core.termination.Termination;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -23,7 +22,7 @@ public record MixPlace(
         Optional<CropInTime> next,
         Optional<Crop> previous,
         Optional<WindowKind> sownInto,
-        Optional<Termination> end,
+        Optional<End> end,
         Optional<Double> ph,
         Optional<String> drainage,
         Optional<Double> tileDepthCm,
@@ -34,6 +33,13 @@ public record MixPlace(
         List<Programme> programmes,
         List<Residual> residuals,
         List<String> aims) {
+
+    /**
+     * How and when it ends.
+     *
+     * @param method id of a termination method
+     */
+    public record End(LocalDate date, String method) {}
 
     /**
      * @param allowed names or ids of species, lower case

@@ -49,7 +49,7 @@ final class PureLiveSeed {
                 germination(lot, l),
                 Input.of(
                         "hard",
-                        "Hard seed",
+                        "Hard and dormant seed",
                         (l.liveOnTag() - l.germinatesNow()) * 100,
                         Unit.PERCENT,
                         origin(lot),

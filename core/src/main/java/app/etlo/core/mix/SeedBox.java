@@ -31,12 +31,18 @@ public record SeedBox(String id, List<String> species, Figure rateKgHa, Figure c
 
     static List<SeedBox> split(String prefix, List<SeedRate> rates, Sowing sowing) {
         List<SeedBox> boxes = new ArrayList<>();
-        for (boolean small : new boolean[] {false, true}) {
-            List<SeedRate> inBox = rates.stream()
-                    .filter(r -> isSmall(r.component().species()) == small)
-                    .toList();
-            if (!inBox.isEmpty()) {
-                boxes.add(box(prefix, small ? "small" : "large", inBox, sowing));
+        List<String> zones =
+                rates.stream().map(r -> r.component().zone().id()).distinct().toList();
+        for (String zone : zones) {
+            for (boolean small : new boolean[] {false, true}) {
+                List<SeedRate> inBox = rates.stream()
+                        .filter(r -> r.component().zone().id().equals(zone))
+                        .filter(r -> isSmall(r.component().species()) == small)
+                        .toList();
+                if (!inBox.isEmpty()) {
+                    String size = small ? "small" : "large";
+                    boxes.add(box(prefix, zone.equals(SownZone.WHOLE) ? size : zone + "-" + size, inBox, sowing));
+                }
             }
         }
         return List.copyOf(boxes);
@@ -46,8 +52,18 @@ public record SeedBox(String id, List<String> species, Figure rateKgHa, Figure c
         return species.thousandSeedMassG() < SMALL_BELOW_G_PER_1000;
     }
 
+    /** What the box is called on the drill. */
+    public String name() {
+        return name(id);
+    }
+
+    private static String name(String id) {
+        String size = id.endsWith("small") ? "Small box" : "Large box";
+        return size + (id.startsWith(SownZone.ROW) ? ", row zones" : id.startsWith(SownZone.MIDDLE) ? ", middles" : "");
+    }
+
     private static SeedBox box(String prefix, String id, List<SeedRate> rates, Sowing sowing) {
-        String name = id.equals("small") ? "Small box" : "Large box";
+        String name = name(id);
         Figure rate = Blend.sum(
                 prefix + "/box/" + id + "/rate",
                 name + " rate",

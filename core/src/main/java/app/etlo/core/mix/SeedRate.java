@@ -19,6 +19,8 @@ import java.util.Optional;
  * @param seedsM2 live seeds by the tag, hard seed included, per m2
  * @param seedsNowM2 seeds that germinate this season, per m2
  * @param seedKg seed for the sown area with waste, kg
+ * @param fieldKgHa bulk rate over the whole sown area, where the species is sown to a zone of it
+ * @param fieldSeedsM2 live seeds over the whole sown area
  */
 public record SeedRate(
         Component component,
@@ -29,6 +31,8 @@ public record SeedRate(
         Figure seedsM2,
         Figure seedsNowM2,
         Figure seedKg,
+        Figure fieldKgHa,
+        Figure fieldSeedsM2,
         Optional<Figure> bags,
         Optional<Figure> cost,
         Optional<Figure> costPerHa) {
@@ -61,6 +65,18 @@ public record SeedRate(
             "count");
     private static final Formula SEED = Formula.of(
             "Seed for the sown area", "bulk * area * (1 + waste / 100)", ARITHMETIC, "bulk", "area", "waste");
+    private static final Formula ZONE_SEED = Formula.of(
+            "Seed for the zone",
+            "bulk * area * zone / 100 * (1 + waste / 100)",
+            ARITHMETIC,
+            "bulk",
+            "area",
+            "zone",
+            "waste");
+    private static final Formula OVER_FIELD = Formula.of(
+            "Over the whole area", "there * zone / 100", Source.identity("a mean over the area"), "there", "zone");
+    private static final Formula BY_RECIPE =
+            Formula.of("Rate of a local recipe", "recipe", Source.own("the recipe as the adviser typed it"), "recipe");
     private static final Formula BAGS =
             Formula.of("Whole bags", "ceil(seed / bag)", Source.identity("bags are sold whole"), "seed", "bag");
     private static final Formula COST_BY_BAG =
@@ -104,13 +120,29 @@ public record SeedRate(
                 Input.figure("bulk", bulk),
                 Input.figure("pls", now),
                 count);
-        Figure seed = SEED.figure(
-                id + "seed",
-                "Seed to have, " + c.species().name(),
-                Unit.KILOGRAM,
-                Input.figure("bulk", bulk),
-                area(sowing),
-                Input.of("waste", "Waste", sowing.waste() * 100, Unit.PERCENT, origin(1 + sowing.waste()), "mix"));
+        Input waste = Input.of("waste", "Waste", sowing.waste() * 100, Unit.PERCENT, origin(1 + sowing.waste()), "mix");
+        String seedLabel = "Seed to have, " + c.species().name();
+        Input zone = Input.figure("zone", c.zone().share());
+        Figure seed = c.zone().isWhole()
+                ? SEED.figure(id + "seed", seedLabel, Unit.KILOGRAM, Input.figure("bulk", bulk), area(sowing), waste)
+                : ZONE_SEED.figure(
+                        id + "seed", seedLabel, Unit.KILOGRAM, Input.figure("bulk", bulk), area(sowing), zone, waste);
+        Figure fieldKgHa = c.zone().isWhole()
+                ? bulk
+                : OVER_FIELD.figure(
+                        id + "fieldBulk",
+                        "Bulk rate over the area, " + c.species().name(),
+                        Unit.KG_PER_HA,
+                        Input.figure("there", bulk),
+                        zone);
+        Figure fieldSeeds = c.zone().isWhole()
+                ? seeds
+                : OVER_FIELD.figure(
+                        id + "fieldSeeds",
+                        "Live seeds over the area, " + c.species().name(),
+                        Unit.PER_M2,
+                        Input.figure("there", seeds),
+                        zone);
         Optional<Figure> bags = c.lot()
                 .flatMap(SeedLot::bagSize)
                 .map(size -> BAGS.figure(
@@ -144,7 +176,8 @@ public record SeedRate(
                 Unit.MONEY_PER_HA,
                 Input.figure("cost", f),
                 area(sowing)));
-        return new SeedRate(c, pls, now, plsRate, bulk, seeds, seedsNow, seed, bags, cost, costPerHa);
+        return new SeedRate(
+                c, pls, now, plsRate, bulk, seeds, seedsNow, seed, fieldKgHa, fieldSeeds, bags, cost, costPerHa);
     }
 
     static Input area(Sowing sowing) {
@@ -168,6 +201,19 @@ public record SeedRate(
                     Unit.KG_PER_HA,
                     Input.of("seeds", "Live seeds wanted", seeds, Unit.PER_M2, Origin.ENTERED, "mix"),
                     count(c));
+        }
+        if (c.rate().isPresent()) {
+            return BY_RECIPE.figure(
+                    id + "plsRate",
+                    label,
+                    Unit.KG_PER_HA,
+                    Input.of(
+                            "recipe",
+                            "Pure live seed by the recipe",
+                            c.rate().orElseThrow().in(Unit.KG_PER_HA),
+                            Unit.KG_PER_HA,
+                            Origin.ENTERED,
+                            "mix"));
         }
         return BY_SHARE.figure(
                 id + "plsRate",

@@ -2,6 +2,7 @@ package app.etlo.core.plan;
 
 import app.etlo.core.knowledge.Correction;
 import app.etlo.core.quantity.Quantity;
+import app.etlo.core.quantity.Unit;
 import app.etlo.core.quantity.UnitSystem;
 import java.time.LocalDate;
 import java.util.List;
@@ -34,6 +35,16 @@ public record Context(
      */
     public record FarmEntry(String id, String name, UnitSystem units, String currency) {}
 
+    /**
+     * A lot of seed.
+     *
+     * @param stock what lies in store
+     * @param noxious listed weeds and resistant weeds on the tag, or "none found"; absent: the tag was not looked at for them
+     * @param treatedWith what the seed is treated with; absent: untreated
+     * @param coated whether purity is net of a coat
+     * @param cleaningCost of own-grown seed, with its test
+     * @param hardiness class of winter hardiness of its kind: winter, intermediate or spring
+     */
     public record LotEntry(
             String id,
             String species,
@@ -47,5 +58,22 @@ public record Context(
             Optional<Quantity> price,
             Optional<Quantity> bagSize,
             Optional<Boolean> inoculated,
-            Optional<String> supplier) {}
+            Optional<String> supplier,
+            Optional<Quantity> stock,
+            Optional<Double> dormantPercent,
+            Optional<Double> weedSeedPercent,
+            Optional<String> noxious,
+            Optional<String> treatedWith,
+            Optional<Boolean> coated,
+            Optional<Boolean> ownGrown,
+            Optional<Quantity> cleaningCost,
+            Optional<String> hardiness) {
+        /** What stands under noxious weeds on a tag that was looked at and names none. */
+        public static final String NONE_FOUND = "none found";
+
+        /** Kilograms in store; nothing said is nothing there. */
+        public double stockKg() {
+            return stock.map(q -> q.in(Unit.KILOGRAM)).orElse(0.0);
+        }
+    }
 }

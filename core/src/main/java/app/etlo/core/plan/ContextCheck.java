@@ -11,6 +11,9 @@ import java.util.List;
 public final class ContextCheck {
     public static final List<String> TEXTURES = Texture.allWords();
     private static final int MOST_DAYS = 60_000;
+    /** Classes of winter hardiness that a kind of vetch, pea, barley or oat comes in. */
+    public static final List<String> HARDINESS = List.of("winter", "intermediate", "spring");
+
     public static final List<String> DRAINAGES = List.of(
             "excessively drained",
             "well drained",
@@ -81,7 +84,8 @@ public final class ContextCheck {
         check.between(lot.germinationPercent(), 0, 100, "/germinationPercent");
         lot.hardSeedPercent().ifPresent(v -> check.between(v, 0, 100, "/hardSeedPercent"));
         boolean included = lot.germinationIncludesHardSeed().orElse(false);
-        double hard = lot.hardSeedPercent().orElse(0.0);
+        lot.dormantPercent().ifPresent(v -> check.between(v, 0, 100, "/dormantPercent"));
+        double hard = lot.hardSeedPercent().orElse(0.0) + lot.dormantPercent().orElse(0.0);
         if (lot.germinationPercent() + (included ? 0 : hard) <= 0) {
             check.problem("/germinationPercent", "no seed of this lot is alive; no rate can be set with it");
         }
@@ -96,6 +100,15 @@ public final class ContextCheck {
         check.quantity(lot.seedCount(), "/seedCount", Dimension.COUNT_PER_MASS, 100, 2e7);
         check.quantity(lot.price(), "/price", Dimension.MONEY_PER_MASS, 0, 1e5);
         check.quantity(lot.bagSize(), "/bagSize", Dimension.MASS, 0.001, 1e5);
+        check.quantity(lot.stock(), "/stock", Dimension.MASS, 0, 1e7);
+        check.quantity(lot.cleaningCost(), "/cleaningCost", Dimension.MONEY_PER_MASS, 0, 1e5);
+        lot.weedSeedPercent().ifPresent(v -> check.between(v, 0, 100, "/weedSeedPercent"));
+        if (lot.purityPercent() + lot.weedSeedPercent().orElse(0.0) > 100) {
+            check.problem("/weedSeedPercent", "purity and weed seed are over 100 %; read the tag again");
+        }
+        check.text(lot.noxious(), "/noxious", 200);
+        check.text(lot.treatedWith(), "/treatedWith", 200);
+        check.oneOf(lot.hardiness(), "/hardiness", HARDINESS);
         lot.testedOn()
                 .filter(d -> d.getYear() < 1950 || d.getYear() > 2099)
                 .ifPresent(d -> check.problem("/testedOn", "a date from 1950 to 2099"));

@@ -143,7 +143,7 @@ public record Evaluation(
     /** One species of a mix; its figures are under {@code mix/<cover>/<species>/}. */
     public record RateView(String species, String name, Group group, boolean smallBox) {}
 
-    public record BoxView(String id, List<String> species, String rateFigure, String catchFigure) {}
+    public record BoxView(String id, String name, List<String> species, String rateFigure, String catchFigure) {}
 
     /** A note with the answer that still holds. */
     public record NoteView(

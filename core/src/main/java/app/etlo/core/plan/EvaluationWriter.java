@@ -178,6 +178,7 @@ public final class EvaluationWriter {
                 boxes.stream()
                         .map(b -> new BoxView(
                                 b.id(),
+                                b.name(),
                                 b.species(),
                                 b.rateKgHa().id(),
                                 b.catchG().id()))
@@ -189,7 +190,7 @@ public final class EvaluationWriter {
     private static RateView rate(SeedRate r, List<SeedBox> boxes) {
         var species = r.component().species();
         boolean small = boxes.stream()
-                .anyMatch(b -> b.id().equals("small") && b.species().contains(species.id()));
+                .anyMatch(b -> b.id().endsWith("small") && b.species().contains(species.id()));
         return new RateView(species.id(), species.name(), species.group(), small);
     }
 

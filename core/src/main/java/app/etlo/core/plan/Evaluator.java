@@ -13,13 +13,14 @@ import app.etlo.core.mix.Component;
 import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.SeedLot;
 import app.etlo.core.mix.Sowing;
+import app.etlo.core.mix.SownZone;
 import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.nitrogen.CoverCredit;
 import app.etlo.core.nitrogen.LeftToBuy;
 import app.etlo.core.nitrogen.Need;
-import app.etlo.core.plan.Context.LotEntry;
 import app.etlo.core.plan.Evaluated.CoverResult;
 import app.etlo.core.plan.Evaluated.CropResult;
+import app.etlo.core.plan.PlanDocument.ComponentEntry;
 import app.etlo.core.plan.PlanDocument.CoverEntry;
 import app.etlo.core.plan.PlanDocument.CropEntry;
 import app.etlo.core.plan.PlanDocument.MixEntry;
@@ -239,7 +240,8 @@ public final class Evaluator {
             Optional<LocalDate> sown = timeline.day("sow", entry.id());
             Optional<CropInTime> next = next(entry);
             Optional<Termination> end = end(entry.id());
-            List<Component> components = entry.mix().map(this::components).orElse(List.of());
+            List<Component> components =
+                    entry.mix().map(m -> components("mix/" + entry.id(), m)).orElse(List.of());
             Optional<Blend> blend = Blend.of("mix/" + entry.id(), components, sowing(entry));
             blend.ifPresent(this::keepBlend);
             end.ifPresent(e -> next.flatMap(CropInTime::planted)
@@ -295,22 +297,36 @@ public final class Evaluator {
             return named.map(crops::indexOf).filter(i -> i + 1 < crops.size()).map(i -> crops.get(i + 1));
         }
 
-        private List<Component> components(MixEntry mix) {
-            boolean byDensity = mix.method().equals("density");
+        private List<Component> components(String prefix, MixEntry mix) {
+            String by = mix.method();
             return mix.components().stream()
                     .map(c -> new Component(
                             knowledge.species().get(c.species()),
-                            byDensity ? Optional.empty() : c.sharePercent().map(p -> p / 100),
-                            byDensity ? c.seeds() : Optional.empty(),
-                            c.lotId().flatMap(id -> lot(id, c.species()))))
+                            by.equals("share") ? c.sharePercent().map(p -> p / 100) : Optional.empty(),
+                            by.equals("density") ? c.seeds() : Optional.empty(),
+                            by.equals("recipe") ? c.rate() : Optional.empty(),
+                            c.lotId().flatMap(id -> lot(id, c.species())),
+                            zone(prefix, mix, c)))
                     .toList();
+        }
+
+        private SownZone zone(String prefix, MixEntry mix, ComponentEntry c) {
+            return c.zone()
+                    .filter(z -> !z.equals(SownZone.WHOLE))
+                    .flatMap(z -> mix.zones()
+                            .map(w -> SownZone.of(
+                                    prefix,
+                                    z,
+                                    w.bandWidth().in(Unit.METRE),
+                                    w.rowWidth().in(Unit.METRE))))
+                    .orElseGet(() -> SownZone.whole(prefix));
         }
 
         private Optional<SeedLot> lot(String id, String species) {
             return context.lots().stream()
                     .filter(l -> l.id().equals(id) && l.species().equals(species))
                     .findFirst()
-                    .map(Run::seedLot);
+                    .map(LotSeed::of);
         }
 
         private Sowing sowing(CoverEntry entry) {
@@ -337,6 +353,11 @@ public final class Evaluator {
                 keep(r.seedsM2());
                 keep(r.seedsNowM2());
                 keep(r.seedKg());
+                keep(r.fieldKgHa());
+                keep(r.fieldSeedsM2());
+                if (!r.component().zone().isWhole()) {
+                    keep(r.component().zone().share());
+                }
                 keep(r.bags());
                 keep(r.cost());
                 keep(r.costPerHa());
@@ -444,22 +465,6 @@ public final class Evaluator {
             return field.boundary()
                     .map(b -> FieldArea.of(BoundaryReader.read(b)))
                     .orElseGet(() -> FieldArea.typed(field.area().orElseThrow()));
-        }
-
-        private static SeedLot seedLot(LotEntry l) {
-            return new SeedLot(
-                    l.id(),
-                    l.species(),
-                    l.label(),
-                    l.purityPercent() / 100,
-                    l.germinationPercent() / 100,
-                    l.hardSeedPercent().orElse(0.0) / 100,
-                    l.germinationIncludesHardSeed().orElse(false),
-                    l.seedCount().map(q -> q.in(Unit.PER_KG)),
-                    l.testedOn(),
-                    l.price(),
-                    l.bagSize(),
-                    l.inoculated().orElse(false));
         }
     }
 }

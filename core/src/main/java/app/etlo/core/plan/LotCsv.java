@@ -17,11 +17,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 
 /**
  * Reads seed lots from a table as spreadsheets write it: first line the names of the columns (species, lot, purity %,
- * germination %, hard seed %, tested, bag kg, supplier; only the first four are needed), then a lot a line. Separated by
+ * germination % are needed; the others are those that {@link #write} writes), then a lot a line. Separated by
  * commas, semicolons or tabs; decimals with point or comma; with or without a byte-order mark. A line that cannot be is told
  * by its number, and the others are read all the same.
  */
@@ -56,6 +57,69 @@ public final class LotCsv {
         return new Read(List.copyOf(csv.lots), List.copyOf(csv.problems));
     }
 
+    /** The lots as a table that {@link #read} takes again; prices per kg. */
+    public static String write(List<LotEntry> lots, Knowledge knowledge) {
+        StringBuilder text = new StringBuilder();
+        try (CSVPrinter out = new CSVPrinter(text, CSVFormat.RFC4180)) {
+            out.printRecord(
+                    "species",
+                    "lot",
+                    "purity %",
+                    "germination %",
+                    "hard seed %",
+                    "germination includes hard seed",
+                    "dormant %",
+                    "weed seed %",
+                    "noxious weeds",
+                    "treated with",
+                    "coated",
+                    "own grown",
+                    "hardiness",
+                    "tested",
+                    "price per kg",
+                    "cleaning per kg",
+                    "bag kg",
+                    "stock kg",
+                    "inoculated",
+                    "supplier");
+            for (LotEntry l : lots) {
+                out.printRecord(
+                        knowledge.species().get(l.species()).name(),
+                        plain(l.label()),
+                        l.purityPercent(),
+                        l.germinationPercent(),
+                        l.hardSeedPercent().orElse(null),
+                        said(l.germinationIncludesHardSeed()),
+                        l.dormantPercent().orElse(null),
+                        l.weedSeedPercent().orElse(null),
+                        plain(l.noxious().orElse("")),
+                        plain(l.treatedWith().orElse("")),
+                        said(l.coated()),
+                        said(l.ownGrown()),
+                        l.hardiness().orElse(null),
+                        l.testedOn().orElse(null),
+                        l.price().map(q -> q.in(Unit.MONEY_PER_KG)).orElse(null),
+                        l.cleaningCost().map(q -> q.in(Unit.MONEY_PER_KG)).orElse(null),
+                        l.bagSize().map(q -> q.in(Unit.KILOGRAM)).orElse(null),
+                        l.stock().map(q -> q.in(Unit.KILOGRAM)).orElse(null),
+                        said(l.inoculated()),
+                        plain(l.supplier().orElse("")));
+            }
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+        return text.toString();
+    }
+
+    private static String said(Optional<Boolean> yes) {
+        return yes.filter(y -> y).map(y -> "yes").orElse(null);
+    }
+
+    /** A spreadsheet takes a text that begins so for a formula. */
+    private static String plain(String text) {
+        return text.matches("[=+@\\-].*") ? "'" + text : text;
+    }
+
     private void readAll(String text) {
         String first = text.lines().findFirst().orElse("");
         char separator = Stream.of(';', '\t', ',')
@@ -88,7 +152,7 @@ public final class LotCsv {
         for (int i = 0; i < line.size(); i++) {
             String name = line.get(i)
                     .toLowerCase(Locale.ROOT)
-                    .replaceAll("\\s*[%(].*| kg$", "")
+                    .replaceAll("\\s*[%(].*| per kg$| kg$", "")
                     .strip();
             columns.putIfAbsent(name, i);
         }
@@ -133,13 +197,34 @@ public final class LotCsv {
                 number(line, columns, "germination")
                         .orElseThrow(() -> new Refused("/germinationPercent", "is missing")),
                 number(line, columns, "hard seed"),
-                Optional.empty(),
+                yes(line, columns, "germination includes hard seed"),
                 Optional.empty(),
                 cell(line, columns, "tested").map(LotCsv::day),
-                Optional.empty(),
+                number(line, columns, "price").map(v -> new Quantity(v, Unit.MONEY_PER_KG)),
                 number(line, columns, "bag").map(kg -> new Quantity(kg, Unit.KILOGRAM)),
-                Optional.empty(),
-                cell(line, columns, "supplier"));
+                yes(line, columns, "inoculated"),
+                cell(line, columns, "supplier"),
+                number(line, columns, "stock").map(kg -> new Quantity(kg, Unit.KILOGRAM)),
+                number(line, columns, "dormant"),
+                number(line, columns, "weed seed"),
+                cell(line, columns, "noxious weeds"),
+                cell(line, columns, "treated with"),
+                yes(line, columns, "coated"),
+                yes(line, columns, "own grown"),
+                number(line, columns, "cleaning").map(v -> new Quantity(v, Unit.MONEY_PER_KG)),
+                cell(line, columns, "hardiness").map(t -> t.toLowerCase(Locale.ROOT)));
+    }
+
+    private static Optional<Boolean> yes(CSVRecord line, Map<String, Integer> columns, String column) {
+        return cell(line, columns, column)
+                .map(t -> t.toLowerCase(Locale.ROOT))
+                .filter(t -> !t.equals("no"))
+                .map(t -> {
+                    if (!t.equals("yes")) {
+                        throw new Refused("/" + column, "'" + shortly(t) + "' is neither yes nor no");
+                    }
+                    return true;
+                });
     }
 
     private static LocalDate day(String text) {

@@ -46,7 +46,7 @@ public record MixBench(CompetitionForecast forecast, MixPlace place) {
                 cover.place().relation().equals("into")
                         ? cover.place().kind().or(() -> window.map(Window::kind))
                         : Optional.empty(),
-                end,
+                end.map(e -> new MixPlace.End(e.date(), e.method().id())),
                 ph(field),
                 field.drainage(),
                 field.tileDepth().map(q -> q.in(Unit.CENTIMETRE)),
@@ -90,7 +90,9 @@ public record MixBench(CompetitionForecast forecast, MixPlace place) {
         List<Sown> mix = rates.stream()
                 .map(r -> new Sown(
                         r.component().species(),
-                        r.plsKgHa().middle()
+                        r.component().zone().share().middle()
+                                / 100
+                                * r.plsKgHa().middle()
                                 / r.component().species().fullRateKgHa().middle()))
                 .toList();
         return MixOutlook.of(prefix, mix, forecast, place);

@@ -2,9 +2,11 @@ package app.etlo.core.plan;
 
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Library;
+import app.etlo.core.plan.PlanDocument.AlternativeEntry;
 import app.etlo.core.plan.PlanDocument.ComponentEntry;
 import app.etlo.core.plan.PlanDocument.CoverEntry;
 import app.etlo.core.plan.PlanDocument.CropEntry;
+import app.etlo.core.plan.PlanDocument.MixEntry;
 import app.etlo.core.plan.PlanDocument.OperationEntry;
 import app.etlo.core.plan.PlanDocument.ParamsEntry;
 import app.etlo.core.quantity.Dimension;
@@ -84,12 +86,11 @@ final class PlanCheck {
         for (int i = 0; i < aims.size(); i++) {
             known(knowledge.aims(), aims.get(i), at + "/aims/" + i, "aim");
         }
-        cover.mix().ifPresent(mix -> {
-            Set<String> species = new HashSet<>();
-            for (int i = 0; i < mix.components().size(); i++) {
-                component(mix.components().get(i), at + "/mix/components/" + i, species);
-            }
-        });
+        cover.mix().ifPresent(mix -> mix(mix, at + "/mix"));
+        List<AlternativeEntry> others = cover.alternatives().orElse(List.of());
+        for (int i = 0; i < others.size(); i++) {
+            mix(others.get(i).mix(), at + "/alternatives/" + i + "/mix");
+        }
         cover.stand().ifPresent(stand -> {
             measures(stand.biomass(), at + "/stand/biomass", Dimension.MASS_PER_AREA);
             stand.quadrat().ifPresent(q -> {
@@ -105,12 +106,32 @@ final class PlanCheck {
         });
     }
 
+    private void mix(MixEntry mix, String at) {
+        Set<String> species = new HashSet<>();
+        for (int i = 0; i < mix.components().size(); i++) {
+            component(mix.components().get(i), at + "/components/" + i, species);
+        }
+        mix.zones().ifPresent(z -> {
+            measures(Optional.of(z.rowWidth()), at + "/zones/rowWidth", Dimension.LENGTH);
+            measures(Optional.of(z.bandWidth()), at + "/zones/bandWidth", Dimension.LENGTH);
+            boolean lengths = z.rowWidth().unit().dimension() == Dimension.LENGTH
+                    && z.bandWidth().unit().dimension() == Dimension.LENGTH;
+            if (lengths && z.rowWidth().in(Unit.METRE) < z.bandWidth().in(Unit.METRE)) {
+                problem(at + "/zones/bandWidth", "the row zone is wider than the row");
+            }
+            if (lengths && z.rowWidth().value() <= 0) {
+                problem(at + "/zones/rowWidth", "rows stand some way apart");
+            }
+        });
+    }
+
     private void component(ComponentEntry c, String at, Set<String> taken) {
         known(knowledge.species(), c.species(), at + "/species", "species");
         if (!taken.add(c.species())) {
             problem(at + "/species", "'" + c.species() + "' stands twice in the mix; put its shares together");
         }
         measures(c.seeds(), at + "/seeds", Dimension.COUNT_PER_AREA);
+        measures(c.rate(), at + "/rate", Dimension.MASS_PER_AREA);
     }
 
     private void operation(OperationEntry op, String at, Set<String> subjects, Set<String> cropIds) {

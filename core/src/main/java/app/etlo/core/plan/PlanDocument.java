@@ -66,7 +66,11 @@ public record PlanDocument(
             PlaceEntry place,
             Optional<List<String>> aims,
             Optional<MixEntry> mix,
-            Optional<StandEntry> stand) {}
+            Optional<StandEntry> stand,
+            Optional<List<AlternativeEntry>> alternatives) {}
+
+    /** A mix that is weighed against the cover's own. */
+    public record AlternativeEntry(String id, String name, MixEntry mix) {}
 
     /**
      * Where a cover stands: after, into or before a cash crop.
@@ -75,14 +79,29 @@ public record PlanDocument(
      */
     public record PlaceEntry(String relation, String cropId, Optional<WindowKind> kind) {}
 
-    public record MixEntry(String method, List<ComponentEntry> components, Optional<Double> wastePercent) {
+    /**
+     * @param method share: of the full rates; density: seeds per area; recipe: pure live seed per area as given
+     */
+    public record MixEntry(
+            String method, List<ComponentEntry> components, Optional<Double> wastePercent, Optional<ZonesEntry> zones) {
         public MixEntry {
             components = List.copyOf(components);
         }
     }
 
+    /** The zones of the rows to come; what lies between them are the middles. */
+    public record ZonesEntry(Quantity rowWidth, Quantity bandWidth) {}
+
+    /**
+     * @param zone whole, row or middle; whole when absent
+     */
     public record ComponentEntry(
-            String species, Optional<Double> sharePercent, Optional<Quantity> seeds, Optional<String> lotId) {}
+            String species,
+            Optional<Double> sharePercent,
+            Optional<Quantity> seeds,
+            Optional<Quantity> rate,
+            Optional<String> lotId,
+            Optional<String> zone) {}
 
     public record StandEntry(
             Evidence evidence,

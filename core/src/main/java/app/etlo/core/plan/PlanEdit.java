@@ -110,6 +110,7 @@ final class PlanEdit {
                                 c.place().kind()),
                         c.aims(),
                         c.mix().map(PlanEdit::withoutLots),
+                        Optional.empty(),
                         Optional.empty())));
         p.operations()
                 .forEach(o -> operations.add(new OperationEntry(
@@ -127,7 +128,12 @@ final class PlanEdit {
     static PlanDocument forField(PlanDocument p, String planId, String fieldId) {
         List<CoverEntry> covers = p.covers().stream()
                 .map(c -> new CoverEntry(
-                        c.id(), c.place(), c.aims(), c.mix().map(PlanEdit::withoutLots), Optional.empty()))
+                        c.id(),
+                        c.place(),
+                        c.aims(),
+                        c.mix().map(PlanEdit::withoutLots),
+                        Optional.empty(),
+                        Optional.empty()))
                 .toList();
         return new PlanDocument(
                 p.schemaVersion(),
@@ -145,9 +151,10 @@ final class PlanEdit {
                 mix.method(),
                 mix.components().stream()
                         .map(c -> new PlanDocument.ComponentEntry(
-                                c.species(), c.sharePercent(), c.seeds(), Optional.empty()))
+                                c.species(), c.sharePercent(), c.seeds(), c.rate(), Optional.empty(), c.zone()))
                         .toList(),
-                mix.wastePercent());
+                mix.wastePercent(),
+                mix.zones());
     }
 
     private static DateEntry later(DateEntry when, int years) {

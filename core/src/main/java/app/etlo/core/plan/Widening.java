@@ -298,7 +298,8 @@ public final class Widening {
                         new PlaceEntry("into", after.id(), Optional.of(w.kind())),
                         c.aims(),
                         c.mix(),
-                        c.stand()));
+                        c.stand(),
+                        c.alternatives()));
         plan = sownBy(PlanEdit.dated(plan, "sow", id, day), id, w.kind().usualMethod());
         double factor = knowledge.sowingMethods().get(w.kind().usualMethod()).rateFactor();
         add(

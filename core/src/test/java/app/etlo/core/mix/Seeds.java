@@ -30,7 +30,12 @@ final class Seeds {
 
     static Component share(String species, double share, SeedLot lot) {
         return new Component(
-                KNOWLEDGE.species().get(species), Optional.of(share), Optional.empty(), Optional.ofNullable(lot));
+                KNOWLEDGE.species().get(species),
+                Optional.of(share),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.ofNullable(lot),
+                SownZone.whole("mix/v1"));
     }
 
     static Component share(String species, double share) {
@@ -42,7 +47,9 @@ final class Seeds {
                 KNOWLEDGE.species().get(species),
                 Optional.empty(),
                 Optional.of(new Quantity(perM2, Unit.PER_M2)),
-                Optional.ofNullable(lot));
+                Optional.empty(),
+                Optional.ofNullable(lot),
+                SownZone.whole("mix/v1"));
     }
 
     static Sowing drilled(double areaHa) {

@@ -46,6 +46,14 @@ final class FieldPlans {
         return this;
     }
 
+    /** A cover with its ranked aims. */
+    FieldPlans coverWithAims(String id, String relation, String crop, java.util.List<String> aims, String... species) {
+        cover(id, relation, crop, "", species);
+        String words = aims.stream().map(a -> "\"" + a + "\"").collect(java.util.stream.Collectors.joining(","));
+        covers = covers.replace("{\"id\":\"" + id + "\",", "{\"id\":\"" + id + "\",\"aims\":[" + words + "],");
+        return this;
+    }
+
     FieldPlans operation(String kind, String subject, String when, String params) {
         if (when.isEmpty()) {
             return this;

@@ -68,4 +68,25 @@ class LotCsvTest {
                         Refused.class,
                         e -> assertThat(e.problems().get(0).message()).contains("over 5000 lines"));
     }
+
+    @Test
+    void what_is_written_is_read_again() {
+        String text = """
+                species,lot,purity %,germination %,hard seed %,germination includes hard seed,dormant %,weed seed %,noxious weeds,treated with,coated,own grown,hardiness,tested,price per kg,cleaning per kg,bag kg,stock kg,inoculated,supplier
+                Hairy vetch,"V, 7",97.0,70.0,15.0,,2.0,0.4,none found,,yes,,winter,2026-05-02,5.4,,25.0,310.0,yes,Seed House
+                """.replace("\n", "\r\n");
+        LotCsv.Read read = read(text);
+        assertThat(read.problems()).isEmpty();
+        assertThat(LotCsv.write(read.lots(), Plans.KNOWLEDGE)).isEqualTo(text);
+        assertThat(read.lots().get(0).stockKg()).isEqualTo(310);
+    }
+
+    /** OWASP's advice on injection into spreadsheets, from memory: a cell must not begin like a formula. */
+    @Test
+    void no_cell_that_is_written_is_a_formula() {
+        LotCsv.Read read = read("species,lot,purity,germination,supplier\nCereal rye,=1+1,98,90,@sum\n");
+        assertThat(LotCsv.write(read.lots(), Plans.KNOWLEDGE))
+                .contains(",'=1+1,")
+                .contains(",'@sum");
+    }
 }

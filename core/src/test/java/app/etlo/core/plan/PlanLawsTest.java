@@ -84,7 +84,12 @@ class PlanLawsTest {
         Collections.shuffle(some, r);
         List<ComponentEntry> components = some.subList(0, r.nextInt(8)).stream()
                 .map(s -> new ComponentEntry(
-                        s.id(), Optional.of((double) r.nextInt(120)), Optional.empty(), Optional.empty()))
+                        s.id(),
+                        Optional.of((double) r.nextInt(120)),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty()))
                 .toList();
         Optional<StandEntry> stand = r.nextBoolean()
                 ? Optional.empty()
@@ -97,8 +102,9 @@ class PlanLawsTest {
                 id,
                 new PlaceEntry("before", crop, Optional.empty()),
                 Optional.empty(),
-                Optional.of(new MixEntry("share", components, Optional.empty())),
-                stand);
+                Optional.of(new MixEntry("share", components, Optional.empty(), Optional.empty())),
+                stand,
+                Optional.empty());
     }
 
     private static Evaluated evaluate(PlanDocument plan) {

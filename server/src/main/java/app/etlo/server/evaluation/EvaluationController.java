@@ -1,5 +1,6 @@
 package app.etlo.server.evaluation;
 
+import app.etlo.core.plan.Candidates;
 import app.etlo.core.plan.ClimateView;
 import app.etlo.core.plan.Evaluated;
 import app.etlo.core.plan.Evaluation;
@@ -17,6 +18,7 @@ import app.etlo.server.documents.NotFound;
 import app.etlo.server.limits.Limited;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -103,7 +105,9 @@ class EvaluationController {
     @PostMapping("/api/workings")
     WorkingView working(@RequestBody WorkingRequest request) {
         Evaluated evaluated = evaluations.evaluate(request.plan(), request.asOf());
-        Figure figure = evaluated.figures().get(request.figureId());
+        Figure figure = Optional.ofNullable(evaluated.figures().get(request.figureId()))
+                .or(() -> Candidates.figure(evaluated, request.figureId()))
+                .orElse(null);
         if (figure == null) {
             throw new NotFound("figure");
         }

@@ -8,11 +8,13 @@ import app.etlo.core.plan.Dossier;
 import app.etlo.core.plan.Evaluated;
 import app.etlo.core.plan.Evaluator;
 import app.etlo.core.plan.FieldEntry;
+import app.etlo.core.plan.MixProposals;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.server.documents.NotFound;
 import app.etlo.server.farm.FarmStore;
 import app.etlo.server.knowledge.Corrections;
 import app.etlo.server.outside.Outside;
+import app.etlo.server.seed.Reservations;
 import app.etlo.server.seed.SeedStore;
 import app.etlo.server.weather.WeatherStore;
 import java.time.LocalDate;
@@ -33,6 +35,7 @@ public class Evaluations {
     private final Climates climates;
     private final Outside outside;
     private final Corrections corrections;
+    private final Reservations reservations;
 
     Evaluations(
             FarmStore farms,
@@ -41,7 +44,9 @@ public class Evaluations {
             WeatherStore weather,
             Climates climates,
             Outside outside,
-            Corrections corrections) {
+            Corrections corrections,
+            Reservations reservations) {
+        this.reservations = reservations;
         this.corrections = corrections;
         this.outside = outside;
         this.climates = climates;
@@ -57,6 +62,11 @@ public class Evaluations {
 
     public Dossier dossier(PlanDocument plan) {
         return Dossier.of(plan, context(plan));
+    }
+
+    /** Proposals for a cover, with the seed in store that no plan has taken yet. */
+    public MixProposals proposals(PlanDocument plan, LocalDate asOf, String coverId) {
+        return new MixProposals(evaluate(plan, asOf), coverId, seed.all(), reservations.freeKg(plan.id()));
     }
 
     /** The weather a field is reckoned with. */

@@ -1,0 +1,316 @@
+package app.etlo.core.mix;
+
+import app.etlo.core.knowledge.Growth.Tops;
+import app.etlo.core.knowledge.Species;
+import app.etlo.core.mix.MixForecast.Sown;
+import app.etlo.core.mix.MixProgram.Row;
+import app.etlo.core.mix.MixProgram.Wish;
+import app.etlo.core.mix.MixSolver.Solution;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+
+/**
+ * Proposes mixes. The programme is linear around the forecast: what a species yields per share depends on its rivals, so the
+ * mix found is forecast again and solved again, at most three times or until no share moves by 2 %, and the best seen is kept.
+ */
+public final class MixDesigner {
+    private static final int ROUNDS = 3;
+    private static final double SETTLED = 0.02;
+    /** A species is not worth a drill box under this share of its full rate. */
+    private static final double LEAST_SHARE = 0.05;
+
+    private static final double LEAST_BRASSICA_SHARE = 0.03;
+    /** Rivals before anything is known of the mix, in shares of a full stand. */
+    private static final double USUAL_RIVALS = 0.7;
+    /** A wish is binding when it is met to within this share of its size. */
+    private static final double TIGHT = 1e-5;
+
+    private final MixForecast forecast;
+    private final List<Candidate> candidates;
+    private final Map<String, Double> weights;
+    private final Map<String, Double> scale = new LinkedHashMap<>();
+    private final Map<String, Map<String, Double>> perKgHa = new LinkedHashMap<>();
+    private final Seed seed;
+    private final MixSolver solver = new MixSolver();
+
+    /**
+     * What seed costs and how much of it lies in store.
+     *
+     * @param pricePerKg of pure live seed, by species; absent: the library's usual price
+     * @param stockKgHa pure live seed in store per ha to be sown, by species
+     * @param rateFactor on the drilled rate by the way it is sown
+     */
+    public record Seed(Map<String, Double> pricePerKg, Map<String, Double> stockKgHa, double rateFactor) {
+        double price(Species s) {
+            return pricePerKg.getOrDefault(s.id(), s.use().price().middle() / 0.83);
+        }
+    }
+
+    public MixDesigner(MixForecast forecast, MixPlace place, List<Candidate> candidates, Seed seed) {
+        this.forecast = forecast;
+        this.candidates = candidates;
+        this.seed = seed;
+        List<String> aims = place.aims().stream().filter(AimDelivery::measures).toList();
+        this.weights = AimWeights.of(aims);
+        AimDelivery delivery = new AimDelivery(place);
+        for (Candidate c : candidates) {
+            Map<String, Double> per = new LinkedHashMap<>();
+            int member = middle(c.prospect());
+            aims.forEach(a -> per.put(a, delivery.perKgHa(a, c.prospect(), member)));
+            perKgHa.put(c.species().id(), per);
+            if (!c.excluded()) {
+                aims.forEach(
+                        a -> scale.merge(a, Math.abs(per.get(a) * c.prospect().medianKgHa()), Math::max));
+            }
+        }
+    }
+
+    /**
+     * A mix proposed.
+     *
+     * @param shares of the full rate by species
+     * @param cost money per ha of seed that must be bought
+     * @param score what it delivers of each aim over the most one candidate does alone, by the aims' weights
+     * @param aims what it delivers with competition, by aim
+     * @param binding wishes that hold it back, and what loosening each would buy
+     * @param missed aims that the mix misses once competition is reckoned, though the linear programme met them
+     */
+    public record Proposal(
+            Map<String, Double> shares,
+            double cost,
+            double score,
+            Map<String, Double> aims,
+            List<Binding> binding,
+            List<String> missed,
+            int rounds,
+            boolean proved) {}
+
+    /**
+     * @param score more of it when the wish is a step looser
+     * @param cost more money per ha then
+     * @param aims more of each aim then
+     */
+    public record Binding(Wish wish, double score, double cost, Map<String, Double> aims) {}
+
+    /** The best mix within the wishes; empty when nothing fits. */
+    public Optional<Proposal> propose(MixWishes wishes) {
+        return propose(wishes, true);
+    }
+
+    private Optional<Proposal> propose(MixWishes wishes, boolean explain) {
+        Map<String, Double> mix = Map.of();
+        Optional<Proposal> best = Optional.empty();
+        for (int round = 1; round <= ROUNDS; round++) {
+            MixProgram program = program(mix, wishes);
+            Optional<Solution> found = solver.solve(program);
+            if (found.isEmpty()) {
+                break;
+            }
+            Map<String, Double> shares = shares(program, found.get());
+            Proposal p = proposal(program, found.get(), shares, wishes, round, explain);
+            if (best.isEmpty() || better(p, best.get(), wishes)) {
+                best = Optional.of(p);
+            }
+            if (settled(mix, shares)) {
+                break;
+            }
+            mix = shares;
+        }
+        return best;
+    }
+
+    private static boolean better(Proposal a, Proposal b, MixWishes wishes) {
+        if (a.missed().size() != b.missed().size()) {
+            return a.missed().size() < b.missed().size();
+        }
+        return wishes.cheapest() ? a.cost() < b.cost() : a.score() > b.score();
+    }
+
+    private static boolean settled(Map<String, Double> a, Map<String, Double> b) {
+        return a.keySet().equals(b.keySet())
+                && a.entrySet().stream().allMatch(e -> Math.abs(e.getValue() - b.get(e.getKey())) < SETTLED);
+    }
+
+    /** Wishes that cannot all hold, none of them to spare; empty when a mix fits. */
+    public List<Wish> conflict(MixWishes wishes) {
+        return solver.conflict(program(Map.of(), wishes));
+    }
+
+    /**
+     * The most that can be had for each of so many costs, from the cheapest mix that fits to the one that money no longer
+     * betters; each is told as soon as it is found.
+     */
+    public List<Proposal> frontier(MixWishes wishes, int points, Consumer<Proposal> told) {
+        List<Proposal> found = new ArrayList<>();
+        Optional<Proposal> least = propose(wishes.aimingAt(true), false);
+        Optional<Proposal> most = propose(wishes.aimingAt(false).atAnyCost(), false);
+        if (least.isEmpty() || most.isEmpty()) {
+            return found;
+        }
+        double from = least.get().cost();
+        double to = Math.max(from, most.get().cost());
+        for (int i = 0; i < points && !Thread.currentThread().isInterrupted(); i++) {
+            double cap = from + (to - from) * i / (points - 1) + 1e-6;
+            propose(wishes.aimingAt(false).costing(cap), false).ifPresent(p -> {
+                found.add(p);
+                told.accept(p);
+            });
+        }
+        return found;
+    }
+
+    /** The adviser's own mix, measured as the proposals are. */
+    public Proposal own(Map<String, Double> shares) {
+        MixProgram program = program(shares, MixWishes.none());
+        double cost = program.items().stream()
+                .mapToDouble(i -> i.cost() * shares.getOrDefault(i.species(), 0.0))
+                .sum();
+        Map<String, Double> aims = aims(shares);
+        return new Proposal(shares, cost, score(aims), aims, List.of(), List.of(), 0, false);
+    }
+
+    private MixProgram program(Map<String, Double> mix, MixWishes wishes) {
+        List<MixItem> items = candidates.stream()
+                .filter(c -> !c.excluded()
+                        || mix.containsKey(c.species().id())
+                        || wishes.speciesShares().containsKey(c.species().id()))
+                .filter(c -> c.prospect().medianKgHa() > 0)
+                .map(c -> item(c, mix))
+                .toList();
+        return MixProgram.of(items, weights, scale, wishes);
+    }
+
+    private MixItem item(Candidate c, Map<String, Double> mix) {
+        Species s = c.species();
+        Prospect p = c.prospect();
+        double perShare = perShare(s, mix) * p.medianKgHa();
+        Tops tops = p.tops(middle(p));
+        double rate = s.fullRateKgHa().middle();
+        Map<String, Double> aims = new LinkedHashMap<>();
+        perKgHa.get(s.id()).forEach((aim, per) -> aims.put(aim, per * perShare));
+        return new MixItem(
+                s.id(),
+                s.group(),
+                SeedBox.isSmall(s),
+                rate * seed.rateFactor() * seed.price(s),
+                rate * s.seedsPerKg().middle() / 1e4,
+                perShare,
+                perShare * tops.carbonShare(),
+                perShare * tops.nitrogenShare(),
+                Prospect.share(p.alive()) < 0.5 ? perShare : 0,
+                aims,
+                s.maxShare() < 1 ? LEAST_BRASSICA_SHARE : LEAST_SHARE,
+                s.maxShare(),
+                seed.stockKgHa().getOrDefault(s.id(), 0.0) / (rate * seed.rateFactor()));
+    }
+
+    /** Of what a species yields alone, how much one whole share of it yields beside a mix. */
+    private double perShare(Species s, Map<String, Double> mix) {
+        double own = s.growth().competitiveness();
+        double rivals = mix.isEmpty()
+                ? USUAL_RIVALS
+                : candidates.stream()
+                        .filter(c -> mix.containsKey(c.species().id())
+                                && !c.species().id().equals(s.id()))
+                        .mapToDouble(c ->
+                                mix.get(c.species().id()) * c.species().growth().competitiveness() / own)
+                        .sum();
+        double share = mix.getOrDefault(s.id(), 0.0);
+        return (1 + CompetitionForecast.SLACK) / (CompetitionForecast.SLACK + share + rivals);
+    }
+
+    /** The year of the record in which it weighs what it weighs in the middle. */
+    private static int middle(Prospect p) {
+        double median = p.medianKgHa();
+        int nearest = 0;
+        for (int y = 1; y < p.massKgHa().length; y++) {
+            if (Math.abs(p.massKgHa()[y] - median) < Math.abs(p.massKgHa()[nearest] - median)) {
+                nearest = y;
+            }
+        }
+        return nearest;
+    }
+
+    private static Map<String, Double> shares(MixProgram program, Solution s) {
+        Map<String, Double> shares = new LinkedHashMap<>();
+        for (int i = 0; i < program.items().size(); i++) {
+            double share = Math.round(s.columns()[i] * 1000) / 1000.0;
+            if (share > 0) {
+                shares.put(program.items().get(i).species(), share);
+            }
+        }
+        return shares;
+    }
+
+    private Map<String, Double> aims(Map<String, Double> shares) {
+        List<Sown> mix = candidates.stream()
+                .filter(c -> shares.containsKey(c.species().id()))
+                .map(c -> new Sown(c.species(), shares.get(c.species().id())))
+                .toList();
+        double[][] mass = forecast.massKgHa(mix);
+        Map<String, Double> aims = new LinkedHashMap<>();
+        weights.keySet().forEach(a -> aims.put(a, 0.0));
+        for (int i = 0; i < mix.size(); i++) {
+            Species s = mix.get(i).species();
+            double kgHa = mass[i][middle(forecast.alone(s))];
+            perKgHa.get(s.id()).forEach((aim, per) -> aims.merge(aim, per * kgHa, Double::sum));
+        }
+        return aims;
+    }
+
+    private double score(Map<String, Double> aims) {
+        return weights.entrySet().stream()
+                .mapToDouble(
+                        w -> w.getValue() * aims.get(w.getKey()) / Math.max(1e-9, scale.getOrDefault(w.getKey(), 1.0)))
+                .sum();
+    }
+
+    private Proposal proposal(
+            MixProgram program, Solution s, Map<String, Double> shares, MixWishes wishes, int round, boolean explain) {
+        Map<String, Double> aims = aims(shares);
+        List<String> missed = wishes.aims().entrySet().stream()
+                .filter(w -> aims.getOrDefault(w.getKey(), 0.0) < w.getValue() * (1 - 1e-3))
+                .map(Map.Entry::getKey)
+                .toList();
+        List<Binding> binding = explain ? binding(program, s, aims) : List.of();
+        return new Proposal(shares, program.cost(s.columns()), score(aims), aims, binding, missed, round, s.proved());
+    }
+
+    private List<Binding> binding(MixProgram program, Solution s, Map<String, Double> aims) {
+        List<Binding> found = new ArrayList<>();
+        for (Row r : program.rows()) {
+            if (r.wish().isEmpty() || !isTight(r, s.columns())) {
+                continue;
+            }
+            List<Row> rows = new ArrayList<>(program.rows());
+            rows.set(rows.indexOf(r), r.looser().orElseThrow());
+            solver.solve(program.with(rows)).ifPresent(looser -> {
+                Map<String, Double> then = aims(shares(program, looser));
+                Map<String, Double> more = new LinkedHashMap<>();
+                then.forEach((a, v) -> more.put(a, v - aims.get(a)));
+                found.add(new Binding(
+                        r.wish().get(),
+                        score(then) - score(aims),
+                        program.cost(looser.columns()) - program.cost(s.columns()),
+                        more));
+            });
+        }
+        return found;
+    }
+
+    private static boolean isTight(Row r, double[] columns) {
+        double v = r.at(columns);
+        double size = 0;
+        for (int i = 0; i < r.weights().length; i++) {
+            size += Math.abs(r.weights()[i] * columns[i]);
+        }
+        double slack = Math.min(
+                Double.isFinite(r.least()) ? v - r.least() : Double.POSITIVE_INFINITY,
+                Double.isFinite(r.most()) ? r.most() - v : Double.POSITIVE_INFINITY);
+        return slack <= TIGHT * Math.max(1, size);
+    }
+}

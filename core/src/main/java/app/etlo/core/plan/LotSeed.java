@@ -1,0 +1,33 @@
+package app.etlo.core.plan;
+
+import app.etlo.core.mix.SeedLot;
+import app.etlo.core.plan.Context.LotEntry;
+import app.etlo.core.quantity.Quantity;
+import app.etlo.core.quantity.Unit;
+
+/** A lot of the store as the arithmetic of rates takes it. */
+final class LotSeed {
+    private LotSeed() {}
+
+    private static Quantity sum(Quantity a, Quantity b) {
+        return new Quantity(a.value() + b.in(a.unit()), a.unit());
+    }
+
+    static SeedLot of(LotEntry l) {
+        return new SeedLot(
+                l.id(),
+                l.species(),
+                l.label(),
+                l.purityPercent() / 100,
+                l.germinationPercent() / 100,
+                (l.hardSeedPercent().orElse(0.0) + l.dormantPercent().orElse(0.0)) / 100,
+                l.germinationIncludesHardSeed().orElse(false),
+                l.seedCount().map(q -> q.in(Unit.PER_KG)),
+                l.testedOn(),
+                l.price()
+                        .map(p -> l.cleaningCost().map(k -> sum(p, k)).orElse(p))
+                        .or(l::cleaningCost),
+                l.bagSize(),
+                l.inoculated().orElse(false));
+    }
+}

@@ -1,0 +1,122 @@
+package app.etlo.server.evaluation;
+
+import app.etlo.core.plan.Alternatives;
+import app.etlo.core.plan.Candidates;
+import app.etlo.core.plan.Failures;
+import app.etlo.core.plan.Json;
+import app.etlo.core.plan.MixProposals;
+import app.etlo.core.plan.MixProposals.MixView;
+import app.etlo.core.plan.MixProposals.Proposed;
+import app.etlo.core.plan.MixProposals.WishesEntry;
+import app.etlo.core.plan.PlanDocument;
+import app.etlo.core.plan.Refused;
+import app.etlo.server.access.Access;
+import app.etlo.server.access.Access.Who;
+import app.etlo.server.limits.Limited;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+
+/** Species and mixes proposed for a cover. */
+@RestController
+class MixController {
+    private final Evaluations evaluations;
+
+    MixController(Evaluations evaluations) {
+        this.evaluations = evaluations;
+    }
+
+    record CoverRequest(PlanDocument plan, LocalDate asOf, String coverId) {
+        CoverRequest {
+            if (plan == null || asOf == null || coverId == null) {
+                throw new Refused("", "a mix needs plan, asOf and coverId");
+            }
+        }
+    }
+
+    record MixRequest(PlanDocument plan, LocalDate asOf, String coverId, WishesEntry wishes) {
+        MixRequest {
+            if (plan == null || asOf == null || coverId == null || wishes == null) {
+                throw new Refused("", "a proposal needs plan, asOf, coverId and wishes");
+            }
+        }
+    }
+
+    /**
+     * A line of the stream: first the cover's own mix if it has one, then the points as they are found, at the end that it is
+     * done.
+     */
+    record FrontierLine(Optional<MixView> own, Optional<MixView> point, boolean done) {}
+
+    /** Every species judged for a cover. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping("/api/mixes/candidates")
+    Candidates.CandidateList candidates(@RequestBody CoverRequest r) {
+        return Candidates.of(evaluations.evaluate(r.plan(), r.asOf()), r.coverId());
+    }
+
+    /** The mixes weighed against each other for a cover, its own first. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping("/api/mixes/alternatives")
+    List<Alternatives.MixColumn> alternatives(@RequestBody CoverRequest r) {
+        return Alternatives.of(r.plan(), r.coverId(), p -> evaluations.evaluate(p, r.asOf()));
+    }
+
+    /** What is left of a mix when one of its species does not emerge. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping("/api/mixes/failures")
+    List<Failures.FailureView> failures(@RequestBody CoverRequest r) {
+        return Failures.of(evaluations.evaluate(r.plan(), r.asOf()), r.coverId());
+    }
+
+    /** The best mix within the wishes, or which of them cannot all hold. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping("/api/mixes/proposals")
+    Proposed propose(@RequestBody MixRequest r) {
+        return evaluations.proposals(r.plan(), r.asOf(), r.coverId()).propose(r.wishes());
+    }
+
+    /** Cost against what the aims get, a line of JSON for each point as soon as it is found. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping(value = "/api/mixes/frontier", produces = MediaType.APPLICATION_NDJSON_VALUE)
+    ResponseEntity<StreamingResponseBody> frontier(@RequestBody MixRequest r) {
+        // all that needs the database is read before the stream begins
+        MixProposals proposals = evaluations.proposals(r.plan(), r.asOf(), r.coverId());
+        Optional<MixView> own = proposals.own();
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_NDJSON).body(out -> {
+            try {
+                line(out, new FrontierLine(own, Optional.empty(), false));
+                proposals.frontier(
+                        r.wishes(), p -> line(out, new FrontierLine(Optional.empty(), Optional.of(p), false)));
+                line(out, new FrontierLine(Optional.empty(), Optional.empty(), true));
+            } catch (UncheckedIOException gone) {
+                // whoever asked has left; nothing more is reckoned for them
+                throw gone.getCause();
+            }
+        });
+    }
+
+    private static void line(OutputStream out, FrontierLine line) {
+        try {
+            out.write((Json.write(line) + "\n").getBytes(StandardCharsets.UTF_8));
+            out.flush();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

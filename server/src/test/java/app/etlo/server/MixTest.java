@@ -1,0 +1,97 @@
+package app.etlo.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+
+/** Candidates, proposals and the frontier over HTTP. */
+@ServerTest
+class MixTest {
+    @Autowired
+    MockMvc mvc;
+
+    private Browser us;
+    private String cover;
+
+    @BeforeEach
+    void practice() {
+        us = Browser.ofNewPractice(mvc);
+        Samples.into(us);
+        cover = Samples.plan().at("/covers/0/id").asText();
+        String field = us.get("/api/fields/f1").json().toString();
+        us.change("/api/fields/f1", field, field.replaceFirst("\\{", "{\"station\":\"tarrow-ridge\","));
+    }
+
+    private ObjectNode ask() {
+        ObjectNode ask =
+                Browser.JSON.createObjectNode().put("asOf", "2026-06-01").put("coverId", cover);
+        ask.set("plan", Samples.plan());
+        return ask;
+    }
+
+    private ObjectNode ask(String wishes) throws Exception {
+        ObjectNode ask = ask();
+        ask.set("wishes", Browser.JSON.readTree(wishes));
+        return ask;
+    }
+
+    @Test
+    void candidates_come_with_reasons_and_workings() {
+        JsonNode list = us.post("/api/mixes/candidates", ask()).json();
+        assertThat(list.path("candidates").size()).isGreaterThanOrEqualTo(64);
+        String figure = list.at("/candidates/0/mass/id").asText();
+        JsonNode working = us.post(
+                        "/api/workings", ask().put("figureId", figure).without("coverId"))
+                .json();
+        assertThat(working.toString()).contains("Dry tops");
+    }
+
+    @Test
+    void a_proposal_keeps_to_its_cost_and_a_conflict_is_named() throws Exception {
+        JsonNode cheap = us.post("/api/mixes/proposals", ask("{\"cost\":{\"value\":60,\"unit\":\"¤/ha\"}}"))
+                .json();
+        assertThat(cheap.at("/mix/cost").asDouble()).isLessThanOrEqualTo(60.01);
+        JsonNode none = us.post(
+                        "/api/mixes/proposals",
+                        ask("{\"cost\":{\"value\":1,\"unit\":\"¤/ha\"},\"species\":{\"least\":8,\"most\":9}}"))
+                .json();
+        assertThat(none.path("mix").isMissingNode()).isTrue();
+        assertThat(none.path("conflict").toString())
+                .contains("seed cost at most")
+                .contains("number of species");
+    }
+
+    @Test
+    void wishes_that_cannot_be_are_refused_at_their_place() throws Exception {
+        Browser.Answer answer = us.post(
+                "/api/mixes/proposals",
+                ask(
+                        "{\"boxes\":3,\"cost\":{\"value\":1,\"unit\":\"kg/ha\"},\"aims\":{\"joy\":{\"value\":1,\"unit\":\"kg\"}}}"));
+        assertThat(answer.status()).isEqualTo(400);
+        assertThat(answer.text())
+                .contains("/wishes/boxes")
+                .contains("/wishes/cost")
+                .contains("/wishes/aims/joy");
+    }
+
+    @Test
+    void the_frontier_is_a_line_for_each_point() throws Exception {
+        String[] lines =
+                us.post("/api/mixes/frontier", ask("{}")).text().strip().split("\n");
+        assertThat(Browser.JSON.readTree(lines[0]).has("own")).isTrue();
+        assertThat(lines).hasSize(12);
+        assertThat(Browser.JSON.readTree(lines[11]).path("done").asBoolean()).isTrue();
+    }
+
+    @Test
+    void what_is_left_when_a_species_does_not_emerge() {
+        JsonNode failures = us.post("/api/mixes/failures", ask()).json();
+        assertThat(failures.size())
+                .isEqualTo(Samples.plan().at("/covers/0/mix/components").size());
+    }
+}
