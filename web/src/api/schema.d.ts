@@ -324,6 +324,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lots.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lots_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lots/tables": {
         parameters: {
             query?: never;
@@ -548,6 +564,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/{planId}/covers/{coverId}/seed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["hold"];
+        post?: never;
+        delete: operations["release"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/{planId}/current": {
         parameters: {
             query?: never;
@@ -750,6 +782,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["repeated"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["seed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seed/orders.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["orders"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1364,6 +1428,7 @@ export interface components {
             next?: components["schemas"]["NextDecision"];
             note?: components["schemas"]["TopNote"];
             section: components["schemas"]["SectionView"];
+            seed: components["schemas"]["SeedNeed"][];
             /** Format: int32 */
             stops: number;
             /** Format: int32 */
@@ -1690,6 +1755,13 @@ export interface components {
         NameAsked: {
             name: string;
         };
+        NeedView: {
+            fieldId: string;
+            fieldName: string;
+            /** Format: double */
+            heldKg: number;
+            need: components["schemas"]["SeedNeed"];
+        };
         NewPassword: {
             old: string;
             password: string;
@@ -1746,6 +1818,20 @@ export interface components {
             subject?: string;
             when: components["schemas"]["DateEntry"];
             zone?: string;
+        };
+        Order: {
+            /** Format: int64 */
+            bags?: number;
+            /** Format: int32 */
+            fields: number;
+            /** Format: double */
+            kilograms: number;
+            /** Format: date */
+            neededBy?: string;
+            species: string;
+            speciesName: string;
+            supplier: string;
+            week?: string;
         };
         OutsideView: {
             forecast: components["schemas"]["StateForecastEntry"];
@@ -2014,6 +2100,27 @@ export interface components {
             today: string;
             weather?: components["schemas"]["WeatherWeeks"];
         };
+        SeedNeed: {
+            coverId: string;
+            coverName: string;
+            /** Format: double */
+            kilograms: number;
+            lotId?: string;
+            /** Format: date */
+            neededBy?: string;
+            planId: string;
+            /** Format: date */
+            sown?: string;
+            species: string;
+            speciesName: string;
+        };
+        SeedView: {
+            needs: components["schemas"]["NeedView"][];
+            orders: components["schemas"]["Order"][];
+            /** Format: int32 */
+            pending: number;
+            stock: components["schemas"]["StockView"][];
+        };
         SeriesChoice: {
             /** Format: date */
             first: string;
@@ -2160,6 +2267,15 @@ export interface components {
             /** Format: double */
             latitude: number;
             name: string;
+        };
+        StockView: {
+            /** Format: double */
+            freeKg: number;
+            /** Format: double */
+            heldKg: number;
+            lotId: string;
+            /** Format: double */
+            stockKg: number;
         };
         StreamingResponseBody: Record<string, never>;
         Taken: {
@@ -2816,6 +2932,26 @@ export interface operations {
             };
         };
     };
+    lots_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
     table: {
         parameters: {
             query?: never;
@@ -3207,6 +3343,50 @@ export interface operations {
             };
         };
     };
+    hold: {
+        parameters: {
+            query: {
+                asOf: string;
+            };
+            header?: never;
+            path: {
+                planId: string;
+                coverId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    release: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planId: string;
+                coverId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     makeCurrent: {
         parameters: {
             query?: never;
@@ -3528,6 +3708,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanDocument"];
+                };
+            };
+        };
+    };
+    seed: {
+        parameters: {
+            query: {
+                asOf: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeedView"];
+                };
+            };
+        };
+    };
+    orders: {
+        parameters: {
+            query: {
+                asOf: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
         };

@@ -9,6 +9,7 @@ import { useSession } from '../account/useSession';
 import { Both, Side } from '../ui/Both';
 import { Panel } from '../ui/Panel';
 import { LotTable } from './LotTable';
+import { kg, SeedNeeds, useSeed } from './SeedNeeds';
 import { SharedHistory } from '../ui/SharedHistory';
 import { DateField } from '../ui/DateField';
 import { NumberField, problemAt, QuantityField, SelectField, TextField } from '../ui/inputs';
@@ -37,6 +38,7 @@ function LotForm({ draft, kept, onDone }: { draft: Draft; kept?: Lot; onDone: ()
       ),
     onSuccess: async () => {
       await queries.invalidateQueries({ queryKey: ['lots'] });
+      await queries.invalidateQueries({ queryKey: ['seed'] });
       onDone();
     },
   });
@@ -138,6 +140,85 @@ function LotForm({ draft, kept, onDone }: { draft: Draft; kept?: Lot; onDone: ()
         onChange={(q) => set({ bagSize: q })}
         problem={at('/bagSize')}
       />
+      <QuantityField
+        label="In store"
+        value={lot.stock}
+        units={['kg', 'lb', 't']}
+        onChange={(q) => set({ stock: q })}
+        problem={at('/stock')}
+      />
+      <NumberField
+        label="Dormant"
+        max={100}
+        suffix="%"
+        value={lot.dormantPercent}
+        onChange={(v) => set({ dormantPercent: v })}
+        problem={at('/dormantPercent')}
+      />
+      <NumberField
+        label="Weed seed"
+        max={100}
+        suffix="%"
+        value={lot.weedSeedPercent}
+        onChange={(v) => set({ weedSeedPercent: v })}
+        problem={at('/weedSeedPercent')}
+      />
+      <TextField
+        label="Listed or resistant weeds on the tag"
+        width="w-56"
+        value={lot.noxious ?? ''}
+        onChange={(v) => set({ noxious: v || undefined })}
+        problem={at('/noxious')}
+      />
+      <button
+        type="button"
+        className="link text-[13px]"
+        onClick={() => set({ noxious: 'none found' })}
+      >
+        none found
+      </button>
+      <TextField
+        label="Treated with"
+        width="w-36"
+        value={lot.treatedWith ?? ''}
+        onChange={(v) => set({ treatedWith: v || undefined })}
+        problem={at('/treatedWith')}
+      />
+      <SelectField
+        label="Winter hardiness"
+        value={lot.hardiness ?? ''}
+        empty="not said"
+        options={['winter', 'intermediate', 'spring'].map((id) => ({ id, name: id }))}
+        onChange={(v) => set({ hardiness: v || undefined })}
+      />
+      <label className="flex items-center gap-2 text-[13.5px]">
+        <input
+          type="checkbox"
+          className="size-4 min-h-0"
+          checked={lot.ownGrown ?? false}
+          onChange={(e) => set({ ownGrown: e.target.checked || undefined })}
+        />
+        own grown
+      </label>
+      {lot.ownGrown && (
+        <QuantityField
+          label="Cleaning and test"
+          value={lot.cleaningCost}
+          units={['¤/kg', '¤/lb', '¤/t']}
+          currency=""
+          onChange={(q) => set({ cleaningCost: q })}
+          problem={at('/cleaningCost')}
+        />
+      )}
+      <label className="flex items-center gap-2 text-[13.5px]">
+        <input
+          type="checkbox"
+          className="size-4 min-h-0"
+          checked={lot.coated ?? false}
+          onChange={(e) => set({ coated: e.target.checked || undefined })}
+        />
+        coated (its purity is net of the coat)
+      </label>
       <TextField
         label="Supplier"
         width="w-36"
@@ -223,6 +304,8 @@ export function SeedStorePage() {
       taken(await api.DELETE('/api/lots/{lotId}', { params: { path: { lotId: id } } })),
     onSuccess: () => queries.invalidateQueries({ queryKey: ['lots'] }),
   });
+  const seed = useSeed();
+  const stock = (id: string) => seed.data?.stock.find((s) => s.lotId === id);
   const name = (id: string) => knowledge.data?.species.find((s) => s.id === id)?.name ?? id;
   const money = (q: Lot['price']) =>
     q ? `${q.value} ${q.unit.replace('¤', 'per ').replace('per /', 'per ')}` : '–';
@@ -236,6 +319,11 @@ export function SeedStorePage() {
             New lot
           </button>
           <LotTable />
+          {(lots.data?.length ?? 0) > 0 && (
+            <a className="link text-[13px]" href="/api/lots.csv" download="seed-lots.csv">
+              lots as a table
+            </a>
+          )}
           <span className="text-[13.5px] text-ink2 italic">
             prices are in the currency of the farm that uses the lot
           </span>
@@ -262,6 +350,9 @@ export function SeedStorePage() {
                   <th className="pl-6">tested</th>
                   <th className="text-right">price</th>
                   <th className="text-right">bag</th>
+                  <th className="text-right">in store</th>
+                  <th className="text-right">held</th>
+                  <th className="text-right">free kg</th>
                   <th className="pl-6">inoculated</th>
                   <th>supplier</th>
                   <th />
@@ -282,6 +373,15 @@ export function SeedStorePage() {
                     <td className="fig text-right">{money(l.price)}</td>
                     <td className="fig text-right">
                       {l.bagSize ? `${l.bagSize.value} ${l.bagSize.unit}` : '–'}
+                    </td>
+                    <td className="fig text-right">
+                      {l.stock ? `${l.stock.value} ${l.stock.unit}` : '–'}
+                    </td>
+                    <td className="fig text-right">
+                      {stock(l.id)?.heldKg ? kg(stock(l.id)!.heldKg) : '–'}
+                    </td>
+                    <td className="fig text-right">
+                      {l.stock ? kg(stock(l.id)?.freeKg ?? 0) : '–'}
                     </td>
                     <td className="pl-6">{l.inoculated ? 'yes' : 'no'}</td>
                     <td>{l.supplier ?? ''}</td>
@@ -318,6 +418,9 @@ export function SeedStorePage() {
             </table>
           </div>
         )}
+        <SeedNeeds
+          lotName={(id) => lots.data?.find((l) => l.id === id)?.label ?? 'a lot that is gone'}
+        />
         <Panel
           title={editing?.label ? `Lot ${editing.label}` : 'New lot'}
           open={editing !== undefined}

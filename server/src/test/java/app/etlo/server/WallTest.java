@@ -35,6 +35,9 @@ class WallTest {
             "GET /api/farms",
             "GET /api/fields",
             "GET /api/lots",
+            "GET /api/lots.csv",
+            "GET /api/seed",
+            "GET /api/seed/orders.csv",
             "GET /api/knowledge",
             "GET /api/species",
             "PUT /api/species/{speciesId}/cells/{columnId}",
@@ -105,6 +108,7 @@ class WallTest {
                 .replace("{farmId}", "farm1")
                 .replace("{lotId}", "l1")
                 .replace("{weatherId}", weather(owner))
+                .replace("{coverId}/seed", "v1/seed?asOf=2026-06-01")
                 .replace("{speciesId}", "cereal-rye")
                 .replace("{columnId}", "heightM")
                 .replace("{kind}", "field")

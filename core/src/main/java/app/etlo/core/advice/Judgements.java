@@ -2,10 +2,11 @@ package app.etlo.core.advice;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** All judgements, and what they say of a situation. */
 public final class Judgements {
-    private static final List<Judgement> ALL = List.of(
+    private static final List<Judgement> OWN = List.of(
             new DatesOutOfOrder(),
             new DateFarAway(),
             new NumberDoubtful(),
@@ -36,7 +37,23 @@ public final class Judgements {
             new NitrogenLeftByCrop(),
             new SoilTestOld(),
             new GrazedOnWetGround(),
-            new SeedBankFed());
+            new SeedBankFed(),
+            new WeightShareMisleads(),
+            new CanopyDominated(),
+            new LikeNextCrop(),
+            new TreatedSeedFed(),
+            new TreatedSeedHandled(),
+            new NoxiousOnTag(),
+            new TagNotLookedAt(),
+            new HardinessOfLot(),
+            new LotTooSmall(),
+            new SharesOutOfUse(),
+            new DepthsApart(),
+            new HarmsStock(),
+            new SeedForMulch(),
+            new ProgrammeAsked());
+    private static final List<Judgement> ALL =
+            Stream.concat(OWN.stream(), SpeciesFinding.all().stream()).toList();
 
     private Judgements() {}
 

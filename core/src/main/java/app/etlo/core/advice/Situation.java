@@ -1,9 +1,11 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.field.FrostDates;
+import app.etlo.core.knowledge.Caution;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.Component;
+import app.etlo.core.mix.Finding;
 import app.etlo.core.mix.LatestSowing;
 import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.UsefulSowing;
@@ -70,7 +72,20 @@ public record Situation(
             Optional<CoverCredit> credit,
             Optional<Window> window,
             List<UsefulSowing> useful,
-            Optional<MixOutlook> outlook) {}
+            Optional<MixOutlook> outlook,
+            Map<String, List<Finding>> findings,
+            MixUse use) {}
+
+    /**
+     * How the mix is meant.
+     *
+     * @param fed whether stock will eat it
+     * @param cautions of species that harm the stock kept here, by species
+     * @param purpose factor on the rates for a dense mulch
+     * @param programmes names of programmes the field is in
+     */
+    public record MixUse(
+            boolean fed, Map<String, List<Caution>> cautions, double purpose, List<String> programmes) {}
 
     /**
      * A number as typed.

@@ -49,6 +49,7 @@ final class FitnessRules {
                     "cautions of chapters on forage; the veterinarian decides",
                     FitnessRules::harmsStock),
             out("plugs-drains", "taproots above shallow drains plug them", FitnessRules::plugsDrains),
+            but("another-must-carry", "hardiness of handbooks, nights of the weather record", FitnessRules::anotherMustCarry),
             but("hard-to-end", "kill by stage; Etlo's own shares", FitnessRules::hardToEnd),
             but("winterkill-unsure", "mild winters leave what was to die", FitnessRules::winterkillUnsure),
             but("seeds-before-end", "degree days to viable seed", FitnessRules::seedsBeforeEnd),
@@ -116,14 +117,30 @@ final class FitnessRules {
         return c.place().end().filter(e -> e.method().equals("winterkill")).isPresent();
     }
 
-    /** A rolled mulch or a perennial must live to its end; other aims bear a winterkilled species. */
+    private static boolean deadBeforeRolling(Case c) {
+        boolean rolled =
+                c.place().end().filter(e -> e.method().contains("roll")).isPresent();
+        return rolled && Prospect.share(c.prospect().alive()) < MOST_YEARS;
+    }
+
+    private static boolean onlyMulch(Case c) {
+        return c.place().aims().equals(List.of("mulch"));
+    }
+
+    /** Where a living mulch is all that is wanted it must live to its end. */
     private static Optional<String> winterEndsIt(Case c) {
-        double alive = Prospect.share(c.prospect().alive());
-        boolean must = c.place().aims().contains("mulch")
-                || c.place().end().filter(e -> e.method().contains("roll")).isPresent();
         return when(
-                must && !byWinter(c) && alive < MOST_YEARS,
-                "frost ends it in " + years(1 - alive) + ", and it must live to be rolled");
+                onlyMulch(c) && deadBeforeRolling(c),
+                "frost ends it in " + years(1 - Prospect.share(c.prospect().alive()))
+                        + ", and it must live to be rolled");
+    }
+
+    /** With other aims beside it, a companion may die if another species carries the mulch. */
+    private static Optional<String> anotherMustCarry(Case c) {
+        return when(
+                !onlyMulch(c) && deadBeforeRolling(c),
+                "frost ends it in " + years(1 - Prospect.share(c.prospect().alive()))
+                        + ": another species must carry the mulch");
     }
 
     private static Optional<String> willNotWinterkill(Case c) {

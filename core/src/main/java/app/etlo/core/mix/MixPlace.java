@@ -57,6 +57,11 @@ public record MixPlace(
 
     /** Whether the stock that has access is of a kind. */
     boolean keeps(String animal) {
+        return keeps(livestock, animal);
+    }
+
+    /** Whether what is typed of stock names a kind of animal: cattle, sheep or horses. */
+    public static boolean keeps(String livestock, String animal) {
         String typed = livestock.toLowerCase(java.util.Locale.ROOT);
         return switch (animal) {
             case "cattle" -> typed.matches(".*\\b(cattle|cows?|heifers?|steers?|calves|bulls?|dairy|beef|stock)\\b.*");

@@ -13,7 +13,7 @@ import java.util.Arrays;
  *
  * <p>Dry tops follow the degree days after emergence by a power curve through two values of the library: 1 t/ha at the degree
  * days of the least useful stand, the full mass at flowering; after it a tenth more until seed. Drought takes off what rain,
- * soil water and the species' own tolerance leave missing. It hardens by cool days and is ended by the first night colder than
+ * soil water and the species' own tolerance leave missing. Winter kinds do not flower before some weeks of cold. It hardens by cool days and is ended by the first night colder than
  * it then bears. Etlo's own simplification; nitrogen in the soil does not limit it.
  *
  * @param massKgHa dry tops at the end, or when frost ended it, by member
@@ -38,6 +38,10 @@ public record Prospect(
     private static final double HARDENING_LOW_C = -2;
 
     private static final double HARDENING_HIGH_C = 10;
+    /** Cool days after which a winter kind may flower. */
+    private static final int COLD_DAYS = 35;
+    /** How far towards flowering it comes before them. */
+    private static final double BEFORE_WINTER = 0.8;
     private static final double WARM_C = 13;
     private static final double HARDENING_DAYS = 20;
     /** Days in which a sown seed must find its temperature. */
@@ -66,6 +70,9 @@ public record Prospect(
         }
         int end = b;
         double hardened = 0;
+        double stages = 0;
+        int coldDays = 0;
+        int bloomed = 0;
         double rain = 0;
         double demand = 0;
         for (int d = start; d < b; d++) {
@@ -81,17 +88,20 @@ public record Prospect(
                 end = d;
                 break;
             }
+            coldDays += mean >= 0 && mean <= HARDENING_HIGH_C ? 1 : 0;
+            boolean waits = g.needsWinter()
+                    && coldDays < COLD_DAYS
+                    && stages >= BEFORE_WINTER * g.floweringDegreeDays();
+            stages += waits ? 0 : warmth[d + 1] - warmth[d];
+            bloomed += stages >= g.floweringDegreeDays() ? 1 : 0;
             rain += years.rainMm(y, d);
             demand += years.et0Mm(y, d) * Math.min(1, (warmth[d] - warmth[start]) / g.fullCoverDegreeDays());
         }
         alive[y] = end == b;
         double sum = warmth[end] - warmth[start];
-        stage[y] = sum / g.floweringDegreeDays();
-        seeds[y] = sum >= g.seedDegreeDays();
-        for (int d = start; d < end; d++) {
-            bloomDays[y] += warmth[d] - warmth[start] >= g.floweringDegreeDays() ? 1 : 0;
-        }
-        bloomDays[y] = Math.min(bloomDays[y], species.use().bloomDays());
+        stage[y] = stages / g.floweringDegreeDays();
+        seeds[y] = stages >= g.seedDegreeDays();
+        bloomDays[y] = Math.min(bloomed, species.use().bloomDays());
         massKgHa[y] = unstressed(sum) * watered(rain + soilWaterMm, demand);
     }
 

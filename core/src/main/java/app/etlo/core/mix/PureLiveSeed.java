@@ -34,7 +34,8 @@ final class PureLiveSeed {
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
-            false);
+            false,
+            SeedTag.SILENT);
 
     private PureLiveSeed() {}
 

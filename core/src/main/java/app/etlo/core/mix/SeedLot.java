@@ -23,7 +23,8 @@ public record SeedLot(
         Optional<LocalDate> testedOn,
         Optional<Quantity> price,
         Optional<Quantity> bagSize,
-        boolean inoculated) {
+        boolean inoculated,
+        SeedTag tag) {
 
     /** Share of the pure seed that germinates this season, hard seed left out. */
     public double germinatesNow() {

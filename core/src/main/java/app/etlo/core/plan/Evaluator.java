@@ -276,7 +276,19 @@ public final class Evaluator {
                     bench.flatMap(b -> blend.flatMap(m -> b.outlook("mix/" + entry.id(), m.rates())));
             outlook.ifPresent(o -> o.figures().forEach(this::keep));
             return new Situation.Cover(
-                    entry.id(), next, sown, end, components, blend, stand, credit, window, useful, outlook);
+                    entry.id(),
+                    next,
+                    sown,
+                    end,
+                    components,
+                    blend,
+                    stand,
+                    credit,
+                    window,
+                    useful,
+                    outlook,
+                    bench.map(b -> b.findings(components, knowledge)).orElse(Map.of()),
+                    MixUses.of(context.field(), entry, components, end, sowing(entry).purpose(), knowledge));
         }
 
         private Optional<Termination> end(String cover) {

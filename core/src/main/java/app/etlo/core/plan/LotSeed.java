@@ -1,6 +1,7 @@
 package app.etlo.core.plan;
 
 import app.etlo.core.mix.SeedLot;
+import app.etlo.core.mix.SeedTag;
 import app.etlo.core.plan.Context.LotEntry;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
@@ -28,6 +29,12 @@ final class LotSeed {
                         .map(p -> l.cleaningCost().map(k -> sum(p, k)).orElse(p))
                         .or(l::cleaningCost),
                 l.bagSize(),
-                l.inoculated().orElse(false));
+                l.inoculated().orElse(false),
+                new SeedTag(
+                        l.noxious().filter(t -> !t.equalsIgnoreCase(LotEntry.NONE_FOUND)),
+                        l.noxious().isPresent(),
+                        l.treatedWith(),
+                        l.hardiness(),
+                        l.stock().map(q -> q.in(Unit.KILOGRAM))));
     }
 }

@@ -1,7 +1,11 @@
 package app.etlo.core.plan;
 
 import app.etlo.core.field.SoilProfile;
+import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.mix.CompetitionForecast;
+import app.etlo.core.mix.Component;
+import app.etlo.core.mix.Finding;
+import app.etlo.core.mix.Fitness;
 import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.MixPlace;
@@ -16,8 +20,10 @@ import app.etlo.core.weather.YearsAhead;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 
 /** What a cover's mix is judged with: its season, the forecast for it, and its place in the plan. */
@@ -83,6 +89,14 @@ public record MixBench(CompetitionForecast forecast, MixPlace place) {
                 .map(t -> t.strip().toLowerCase(Locale.ROOT))
                 .filter(t -> !t.isEmpty())
                 .toList();
+    }
+
+    /** What speaks against each species of a mix. */
+    Map<String, List<Finding>> findings(List<Component> components, Knowledge knowledge) {
+        Map<String, List<Finding>> found = new LinkedHashMap<>();
+        components.forEach(c ->
+                found.put(c.species().id(), Fitness.of(c.species(), knowledge, forecast, place)));
+        return found;
     }
 
     /** What the rates of a mix grow into. */

@@ -85,7 +85,8 @@ class SeedRateTest {
                 java.util.Optional.empty(),
                 java.util.Optional.empty(),
                 java.util.Optional.empty(),
-                false);
+                false,
+                SeedTag.SILENT);
         assertThat(rate(share("cereal-rye", 0.5, l)).seedsM2().middle()).isCloseTo(50 * 50_000 / 1e4, within(1e-9));
     }
 

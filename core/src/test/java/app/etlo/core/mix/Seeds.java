@@ -25,7 +25,8 @@ final class Seeds {
                 Optional.empty(),
                 Optional.of(new Quantity(2, Unit.MONEY_PER_KG)),
                 Optional.of(new Quantity(25, Unit.KILOGRAM)),
-                false);
+                false,
+                SeedTag.SILENT);
     }
 
     static Component share(String species, double share, SeedLot lot) {

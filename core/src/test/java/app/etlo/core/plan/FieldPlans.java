@@ -11,6 +11,7 @@ final class FieldPlans {
     private String operations = "";
     private String field = "\"station\":\"tarrow-ridge\",\"point\":{\"lat\":43,\"lon\":-30}";
     private String units = "metric";
+    private String lots = "";
     private int count;
 
     static FieldPlans of() {
@@ -72,6 +73,12 @@ final class FieldPlans {
         return this;
     }
 
+    /** Lots of the store as members of a list. */
+    FieldPlans lots(String list) {
+        lots = list;
+        return this;
+    }
+
     FieldPlans us() {
         units = "us";
         return this;
@@ -81,8 +88,8 @@ final class FieldPlans {
         return """
                 {"format":"etlo-dossier","version":1,"plan":{"schemaVersion":1,"id":"p","fieldId":"f","crops":[%s],
                 "covers":[%s],"operations":[%s],"answers":[]},"context":{"farm":{"id":"a","name":"Farm","units":"%s",
-                "currency":"EUR"},"field":{"id":"f","farmId":"a","name":"Field","area":{"value":20,"unit":"ha"},%s},"lots":[]}}
-                """.formatted(crops, covers, operations, units, field);
+                "currency":"EUR"},"field":{"id":"f","farmId":"a","name":"Field","area":{"value":20,"unit":"ha"},%s},"lots":[%s]}}
+                """.formatted(crops, covers, operations, units, field, lots);
     }
 
     Evaluated evaluated() {

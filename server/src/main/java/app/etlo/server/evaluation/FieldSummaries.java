@@ -5,6 +5,8 @@ import app.etlo.core.plan.Evaluation;
 import app.etlo.core.plan.EvaluationWriter;
 import app.etlo.core.plan.Json;
 import app.etlo.core.plan.PlanDocument;
+import app.etlo.core.plan.SeedNeeds;
+import app.etlo.core.plan.SeedNeeds.SeedNeed;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.server.documents.DocumentText;
 import app.etlo.server.plan.PlanStore;
@@ -63,6 +65,7 @@ class FieldSummaries {
     /**
      * A field in the list.
      *
+     * @param seed what its covers still need
      * @param current whether it is reckoned with everything as it is now
      */
     record FieldSummary(
@@ -77,10 +80,11 @@ class FieldSummaries {
             int thinks,
             Optional<TopNote> note,
             Evaluation.SectionView section,
+            List<SeedNeed> seed,
             boolean current) {
         FieldSummary aged() {
             return new FieldSummary(
-                    fieldId, name, farmId, farmName, units, area, next, stops, thinks, note, section, false);
+                    fieldId, name, farmId, farmName, units, area, next, stops, thinks, note, section, seed, false);
         }
     }
 
@@ -149,6 +153,7 @@ class FieldSummaries {
                 count(e, "think"),
                 open(e).findFirst().map(n -> new TopNote(n.weight(), n.text())),
                 e.section().withoutWeather(),
+                SeedNeeds.of(evaluated),
                 true);
     }
 

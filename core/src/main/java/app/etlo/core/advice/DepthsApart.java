@@ -1,0 +1,42 @@
+package app.etlo.core.advice;
+
+import app.etlo.core.working.Source;
+import app.etlo.core.mix.SeedBox;
+import java.util.DoubleSummaryStatistics;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** Seeds of one box that want different depths. */
+final class DepthsApart extends Judgement {
+    private static DoubleSummaryStatistics depths(Situation.Cover c, SeedBox box) {
+        return c.components().stream()
+                .filter(x -> box.species().contains(x.species().id()))
+                .mapToDouble(x -> x.species().depthCm())
+                .summaryStatistics();
+    }
+
+    DepthsApart() {
+        super(
+                "depths-apart",
+                Weight.TIP,
+                Step.SOW,
+                "species of one box want depths that differ by more than 2 cm",
+                Source.commonPractice("mixed sizes: one compromise depth or two passes; depth is measured from mineral soil"),
+                "fair");
+    }
+
+    @Override
+    public Stream<Note> judge(Situation s) {
+        return s.covers().stream()
+                .flatMap(c -> c.blend().stream()
+                        .flatMap(b -> b.boxes().stream())
+                        .filter(b -> depths(c, b).getMax() - depths(c, b).getMin() > 2)
+                        .map(b -> note(
+                                c.id() + "/" + b.id(),
+                                c.sown(),
+                                b.name() + ": its seeds want " + depths(c, b).getMin() + " to " + depths(c, b).getMax()
+                                        + " cm. Set the shallower, or go twice.",
+                                List.of("depths " + depths(c, b).getMin() + " to " + depths(c, b).getMax() + " cm"),
+                                "another box, or two passes")));
+    }
+}

@@ -1,0 +1,35 @@
+package app.etlo.core.mix;
+
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.Species;
+import app.etlo.core.working.Source;
+import java.util.List;
+import java.util.Optional;
+
+/** What speaks against a species in its place, for those who ask about a single one. */
+public final class Fitness {
+    private Fitness() {}
+
+    /**
+     * A reason in the catalogue.
+     *
+     * @param excludes whether it takes a species out of the proposals
+     */
+    public record Reason(String name, boolean excludes, Source source) {}
+
+    /** Every reason there is. */
+    public static List<Reason> reasons() {
+        return FitnessRules.ALL.stream()
+                .map(r -> new Reason(r.name(), r.excludes(), r.source()))
+                .toList();
+    }
+
+    /** The findings about a species. */
+    public static List<Finding> of(Species s, Knowledge knowledge, MixForecast forecast, MixPlace place) {
+        FitnessRule.Case c = new FitnessRule.Case(s, forecast.alone(s), place, forecast.season(), knowledge);
+        return FitnessRules.ALL.stream()
+                .map(r -> r.judge(c))
+                .flatMap(Optional::stream)
+                .toList();
+    }
+}

@@ -1,0 +1,44 @@
+package app.etlo.core.plan;
+
+import app.etlo.core.advice.Situation.MixUse;
+import app.etlo.core.knowledge.Caution;
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.mix.Component;
+import app.etlo.core.mix.MixPlace;
+import app.etlo.core.plan.PlanDocument.CoverEntry;
+import app.etlo.core.termination.Termination;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** How a cover's mix is meant: whether stock eats it, and what of it would harm them. */
+final class MixUses {
+    private MixUses() {}
+
+    static MixUse of(
+            FieldEntry field,
+            CoverEntry cover,
+            List<Component> components,
+            Optional<Termination> end,
+            double purpose,
+            Knowledge knowledge) {
+        boolean fed = cover.aims().orElse(List.of()).contains("feed-stock")
+                || end.filter(e -> e.method().id().equals("graze")).isPresent();
+        String stock = field.livestock().orElse("");
+        Map<String, List<Caution>> cautions = new LinkedHashMap<>();
+        components.forEach(c -> cautions.put(
+                c.species().id(),
+                c.species().use().cautions().stream()
+                        .map(id -> knowledge.cautions().get(id))
+                        .filter(k -> k.animals().stream().anyMatch(a -> MixPlace.keeps(stock, a)))
+                        .toList()));
+        return new MixUse(
+                fed,
+                cautions,
+                purpose,
+                field.programmes().orElse(List.of()).stream()
+                        .map(FieldEntry.Programme::name)
+                        .toList());
+    }
+}

@@ -1,0 +1,209 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link } from 'react-router';
+
+import { api, Refusal, taken, today, type Schemas } from '../api/client';
+import { spokenDate } from '../section/scale';
+
+type Need = Schemas['NeedView'];
+
+export const useSeed = () =>
+  useQuery({
+    queryKey: ['seed'],
+    queryFn: async () =>
+      taken(await api.GET('/api/seed', { params: { query: { asOf: today() } } })),
+    // fields that changed all at once are reckoned a share at each reading
+    refetchInterval: (query) => ((query.state.data?.pending ?? 0) > 0 ? 400 : false),
+  });
+
+export const kg = (v: number) =>
+  v >= 100 ? Math.round(v).toLocaleString('en-GB').replaceAll(',', '\u202f') : v.toFixed(1);
+
+/** The needs of a cover together, the soonest cover first. */
+export function byCover(needs: Need[]): Need[][] {
+  const covers = new Map<string, Need[]>();
+  for (const n of needs) {
+    const key = `${n.need.planId}/${n.need.coverId}`;
+    covers.set(key, [...(covers.get(key) ?? []), n]);
+  }
+  return [...covers.values()].sort((a, b) =>
+    (a[0]?.need.neededBy ?? '9').localeCompare(b[0]?.need.neededBy ?? '9'),
+  );
+}
+
+function CoverNeeds({ needs, lotName }: { needs: Need[]; lotName: (id: string) => string }) {
+  const queries = useQueryClient();
+  const first = needs[0]!;
+  const path = { planId: first.need.planId, coverId: first.need.coverId };
+  const again = { onSettled: () => queries.invalidateQueries({ queryKey: ['seed'] }) };
+  const hold = useMutation({
+    mutationFn: async () =>
+      taken(
+        await api.PUT('/api/plans/{planId}/covers/{coverId}/seed', {
+          params: { path, query: { asOf: today() } },
+        }),
+      ),
+    ...again,
+  });
+  const release = useMutation({
+    mutationFn: async () =>
+      taken(await api.DELETE('/api/plans/{planId}/covers/{coverId}/seed', { params: { path } })),
+    ...again,
+  });
+  const held = needs.some((n) => n.heldKg > 0);
+  const short = needs.some((n) => n.need.kilograms - n.heldKg > 0.05);
+  const problems = hold.error instanceof Refusal ? hold.error.problems : [];
+  return (
+    <tbody className="border-b border-rule">
+      {needs.map((n, i) => (
+        <tr key={n.need.species}>
+          {i === 0 && (
+            <th
+              scope="rowgroup"
+              rowSpan={needs.length}
+              className="py-1 pr-4 text-left align-top font-medium"
+            >
+              <Link className="link font-bold" to={`/fields/${n.fieldId}/mix`}>
+                {n.fieldName}
+              </Link>
+              , {n.need.coverName}
+              <span className="fig block text-[12.5px] text-ink2">
+                {n.need.neededBy
+                  ? `in the yard by ${spokenDate(n.need.neededBy)}`
+                  : 'sowing not dated'}
+              </span>
+            </th>
+          )}
+          <td>{n.need.speciesName}</td>
+          <td>
+            {n.need.lotId ? lotName(n.need.lotId) : <i className="text-ink2">no lot chosen</i>}
+          </td>
+          <td className="fig text-right">{kg(n.need.kilograms)}</td>
+          <td className="fig text-right">{n.heldKg > 0 ? kg(n.heldKg) : '–'}</td>
+          {i === 0 && (
+            <td rowSpan={needs.length} className="pl-4 text-right align-top whitespace-nowrap">
+              {short && (
+                <button
+                  type="button"
+                  className="btn"
+                  disabled={hold.isPending}
+                  aria-label={`Hold seed for ${n.fieldName}`}
+                  onClick={() => hold.mutate()}
+                >
+                  Hold seed
+                </button>
+              )}{' '}
+              {held && (
+                <button
+                  type="button"
+                  className="link text-[13px]"
+                  aria-label={`Let go of the seed for ${n.fieldName}`}
+                  onClick={() => release.mutate()}
+                >
+                  let go
+                </button>
+              )}
+              {hold.error && (
+                <span
+                  role="alert"
+                  className="block max-w-64 text-[12.5px] whitespace-normal text-hand"
+                >
+                  {problems.map((p) => p.message).join('; ') || hold.error.message}
+                </span>
+              )}
+            </td>
+          )}
+        </tr>
+      ))}
+    </tbody>
+  );
+}
+
+/** What all fields still need, what their covers hold, and what must be bought. */
+export function SeedNeeds({ lotName }: { lotName: (id: string) => string }) {
+  const seed = useSeed();
+  if (!seed.data) return seed.isPending ? <p className="italic">counting the seed</p> : null;
+  const { needs, orders, pending } = seed.data;
+  return (
+    <>
+      {pending > 0 && (
+        <p role="status" className="text-[13px] text-ink2 italic">
+          <span className="fig not-italic">{pending}</span> fields are still being reckoned
+        </p>
+      )}
+      <h2 className="mt-6 text-[17px] font-bold">
+        To order{' '}
+        <i className="text-[13px] font-medium text-ink2">
+          needs of all fields less what is held and what is free, whole bags
+        </i>
+        {orders.length > 0 && (
+          <a
+            className="link ml-3 text-[13px] font-medium"
+            href={`/api/seed/orders.csv?asOf=${today()}`}
+            download="seed-orders.csv"
+          >
+            as a table
+          </a>
+        )}
+      </h2>
+      {orders.length === 0 ? (
+        <p className="text-ink2 italic">Nothing to order.</p>
+      ) : (
+        <table className="w-full max-w-[860px] text-[14px]">
+          <thead>
+            <tr className="border-b border-ink text-left text-[12.5px]">
+              <th className="py-1">supplier</th>
+              <th>week</th>
+              <th>species</th>
+              <th className="text-right">kg</th>
+              <th className="text-right">bags</th>
+              <th className="text-right">fields</th>
+            </tr>
+          </thead>
+          <tbody>
+            {orders.map((o, i) => (
+              <tr key={i} className="border-b border-rule2">
+                <td className="py-0.5">{o.supplier}</td>
+                <td className="fig">{o.week ?? 'not dated'}</td>
+                <td className="font-bold">{o.speciesName}</td>
+                <td className="fig text-right">{kg(o.kilograms)}</td>
+                <td className="fig text-right">{o.bags ?? '–'}</td>
+                <td className="fig text-right">{o.fields}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <h2 className="mt-6 text-[17px] font-bold">Needed by the fields</h2>
+      {needs.length === 0 ? (
+        <p className="text-ink2 italic">No cover with a mix is still to be sown.</p>
+      ) : (
+        <div
+          className="overflow-x-auto"
+          role="region"
+          aria-label="Needs of the fields"
+          tabIndex={0}
+        >
+          <table className="w-full max-w-[980px] text-[14px]">
+            <thead>
+              <tr className="border-b border-ink text-left text-[12.5px]">
+                <th className="py-1">field and cover</th>
+                <th>species</th>
+                <th>lot</th>
+                <th className="text-right">kg needed</th>
+                <th className="text-right">kg held</th>
+                <th />
+              </tr>
+            </thead>
+            {byCover(needs).map((c) => (
+              <CoverNeeds
+                key={`${c[0]?.need.planId} ${c[0]?.need.coverId}`}
+                needs={c}
+                lotName={lotName}
+              />
+            ))}
+          </table>
+        </div>
+      )}
+    </>
+  );
+}
