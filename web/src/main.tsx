@@ -11,6 +11,7 @@ import { ResetPage } from './account/ResetPage';
 import { SignInPage } from './account/SignInPage';
 import { useSession } from './account/useSession';
 import { theme } from './app/theme';
+import { CalibrationPage } from './calibration/CalibrationPage';
 import { FieldPage } from './bench/FieldPage';
 import { FieldsPage } from './fields/FieldsPage';
 import { PeoplePage } from './people/PeoplePage';
@@ -52,6 +53,7 @@ const router = createBrowserRouter([
       { path: '/weather', element: <WeatherPage /> },
       { path: '/species', element: <SpeciesPage /> },
       { path: '/seed-store', element: <SeedStorePage /> },
+      { path: '/calibration', element: <CalibrationPage /> },
       { path: '/people', element: <PeoplePage /> },
     ],
   },

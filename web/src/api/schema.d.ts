@@ -20,6 +20,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calibrations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calibrations/results": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["result"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calibrations/{catchId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["remember"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dossiers": {
         parameters: {
             query?: never;
@@ -1059,6 +1107,10 @@ export interface components {
             rateFigure: string;
             species: string[];
         };
+        CalibrationView: {
+            catches: components["schemas"]["CatchView"][];
+            kinds: components["schemas"]["KindView"][];
+        };
         CandidateList: {
             aims: components["schemas"]["AimView"][];
             candidates: components["schemas"]["CandidateView"][];
@@ -1082,6 +1134,40 @@ export interface components {
             /** Format: double */
             score: number;
             species: string;
+        };
+        CatchResult: {
+            /** Format: double */
+            change?: number;
+            /** Format: double */
+            delivered: number;
+            expression: string;
+            inputs: components["schemas"]["StepView"][];
+            /** Format: double */
+            nextSetting?: number;
+            say: string;
+            source: string;
+            text: string;
+            unit: string;
+        };
+        CatchTest: {
+            kind: string;
+            machine: string;
+            material: string;
+            measured: {
+                [key: string]: components["schemas"]["Measured"];
+            };
+            /** Format: double */
+            setting?: number;
+            target?: components["schemas"]["Quantity"];
+        };
+        CatchView: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: double */
+            delivered: number;
+            id: string;
+            test: components["schemas"]["CatchTest"];
         };
         Caution: {
             animals: string[];
@@ -1590,6 +1676,14 @@ export interface components {
             speaks: string;
             weight: string;
         };
+        KindView: {
+            /** @enum {string} */
+            delivers: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
+            id: string;
+            measures: components["schemas"]["MeasureView"][];
+            name: string;
+            units: ("ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR")[];
+        };
         KnowledgeView: {
             aims: components["schemas"]["Aim"][];
             crops: components["schemas"]["CropChoice"][];
@@ -1692,6 +1786,19 @@ export interface components {
             kind: string;
             name: string;
             width?: components["schemas"]["Quantity"];
+        };
+        MeasureView: {
+            name: string;
+            symbol: string;
+            /** @enum {string} */
+            unit?: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
+            units: ("ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR")[];
+        };
+        Measured: {
+            /** @enum {string} */
+            unit?: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
+            /** Format: double */
+            value: number;
         };
         MixColumn: {
             figures: components["schemas"]["FigureView"][];
@@ -2268,6 +2375,11 @@ export interface components {
             latitude: number;
             name: string;
         };
+        StepView: {
+            name: string;
+            text: string;
+            unit: string;
+        };
         StockView: {
             /** Format: double */
             freeKg: number;
@@ -2452,6 +2564,74 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["BoundaryView"];
                 };
+            };
+        };
+    };
+    all_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalibrationView"];
+                };
+            };
+        };
+    };
+    result: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CatchTest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatchResult"];
+                };
+            };
+        };
+    };
+    remember: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                catchId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CatchTest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -26,6 +26,7 @@ const NAV = [
   { to: '/weather', name: 'Weather' },
   { to: '/species', name: 'Species' },
   { to: '/seed-store', name: 'Seed store' },
+  { to: '/calibration', name: 'Calibration' },
   { to: '/people', name: 'People' },
 ];
 

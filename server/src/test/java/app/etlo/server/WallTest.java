@@ -40,6 +40,9 @@ class WallTest {
             "GET /api/seed/orders.csv",
             "GET /api/knowledge",
             "GET /api/species",
+            "GET /api/calibrations",
+            "POST /api/calibrations/results",
+            "PUT /api/calibrations/{catchId}",
             "PUT /api/species/{speciesId}/cells/{columnId}",
             "DELETE /api/species/{speciesId}/cells/{columnId}",
             "GET /api/species/{speciesId}/corrections",
@@ -110,6 +113,7 @@ class WallTest {
                 .replace("{weatherId}", weather(owner))
                 .replace("{coverId}/seed", "v1/seed?asOf=2026-06-01")
                 .replace("{speciesId}", "cereal-rye")
+                .replace("{catchId}", "k1")
                 .replace("{columnId}", "heightM")
                 .replace("{kind}", "field")
                 .replace("{documentId}", "f1")

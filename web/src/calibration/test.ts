@@ -1,0 +1,73 @@
+import type { Quantity, Schemas, UnitSymbol } from '../api/client';
+import { parseNumber } from '../ui/inputs';
+
+export type Kind = Schemas['KindView'];
+export type CatchTest = Schemas['CatchTest'];
+
+/** A field of the test as it is typed. */
+export interface Typed {
+  text: string;
+  unit?: UnitSymbol;
+}
+
+export interface Draft {
+  kind: string;
+  machine: string;
+  material: string;
+  setting: Typed;
+  target: Typed;
+  measured: Record<string, Typed>;
+}
+
+/** One key of the pad pressed on a text: figures, one decimal point, back. */
+export function press(text: string, key: string): string {
+  if (key === 'back') return text.slice(0, -1);
+  if (key === '.') return text.includes('.') ? text : `${text || '0'}.`;
+  return text.length >= 9 ? text : `${text}${key}`;
+}
+
+/** The units in which a farm of a system of units reads something, first the usual one. */
+export function ordered(units: UnitSymbol[], own: UnitSymbol | undefined, us: boolean) {
+  const american = new Set([
+    'ft',
+    'in',
+    'lb',
+    'oz',
+    'ft2',
+    'gal',
+    'gal/ac',
+    'lb/ac',
+    'mph',
+    'ton/ac',
+    '/ac',
+  ]);
+  const fits = (u: UnitSymbol) => (us ? american.has(u) : u === own);
+  return [...units].sort((a, b) => Number(fits(b)) - Number(fits(a)));
+}
+
+const number = (t: Typed | undefined) => parseNumber(t?.text ?? '');
+
+/** The test to ask about; undefined while something is still to be typed. */
+export function testOf(draft: Draft, kind: Kind): CatchTest | undefined {
+  const measured: CatchTest['measured'] = {};
+  for (const m of kind.measures) {
+    const typed = draft.measured[m.symbol];
+    const value = number(typed);
+    if (value === undefined) return undefined;
+    const unit = m.unit === undefined ? undefined : (typed?.unit ?? m.unit);
+    measured[m.symbol] = unit === undefined ? { value } : { value, unit };
+  }
+  if (!draft.machine.trim() || !draft.material.trim()) return undefined;
+  const setting = number(draft.setting);
+  const goal = number(draft.target);
+  const target: Quantity | undefined =
+    goal === undefined ? undefined : { value: goal, unit: draft.target.unit ?? kind.delivers };
+  return {
+    kind: kind.id,
+    machine: draft.machine.trim(),
+    material: draft.material.trim(),
+    measured,
+    ...(setting === undefined ? {} : { setting }),
+    ...(target === undefined ? {} : { target }),
+  };
+}
