@@ -27,7 +27,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_1"];
+        get: operations["all_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -340,6 +340,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kept-mixes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kept-mixes/{mixId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keep"];
+        post?: never;
+        delete: operations["remove_2"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/knowledge": {
         parameters: {
             query?: never;
@@ -574,7 +606,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_3"];
+        delete: operations["remove_4"];
         options?: never;
         head?: never;
         patch?: never;
@@ -990,7 +1022,7 @@ export interface paths {
         get: operations["climate"];
         put?: never;
         post?: never;
-        delete: operations["remove_2"];
+        delete: operations["remove_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1102,6 +1134,8 @@ export interface components {
         };
         BoxView: {
             catchFigure: string;
+            densityFigure: string;
+            fillsFigure?: string;
             id: string;
             name: string;
             rateFigure: string;
@@ -1301,6 +1335,7 @@ export interface components {
             /** Format: date */
             ended?: string;
             id: string;
+            inoculants: components["schemas"]["InoculantView"][];
             latest: components["schemas"]["LatestView"][];
             name: string;
             nextCropId?: string;
@@ -1628,6 +1663,11 @@ export interface components {
             kept: string[];
             planId: string;
         };
+        InoculantView: {
+            figure: string;
+            group: string;
+            species: string[];
+        };
         InputView: {
             figureId?: string;
             from: string;
@@ -1675,6 +1715,11 @@ export interface components {
             source: string;
             speaks: string;
             weight: string;
+        };
+        KeptMix: {
+            id: string;
+            mix: components["schemas"]["MixEntry"];
+            name: string;
         };
         KindView: {
             /** @enum {string} */
@@ -1952,6 +1997,7 @@ export interface components {
             catchDistance?: components["schemas"]["Quantity"];
             catchWidth?: components["schemas"]["Quantity"];
             depth?: components["schemas"]["Quantity"];
+            largeBox?: components["schemas"]["Quantity"];
             /** Format: double */
             lateness?: number;
             method?: string;
@@ -1963,6 +2009,7 @@ export interface components {
             seedbed?: number;
             /** Format: double */
             sharePercent?: number;
+            smallBox?: components["schemas"]["Quantity"];
             sownArea?: components["schemas"]["Quantity"];
             speed?: components["schemas"]["Quantity"];
             stripWidth?: components["schemas"]["Quantity"];
@@ -2567,7 +2614,7 @@ export interface operations {
             };
         };
     };
-    all_1: {
+    all_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -3072,6 +3119,70 @@ export interface operations {
             };
         };
     };
+    all_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptMix"][];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mixId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptMix"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mixId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     knowledge: {
         parameters: {
             query?: never;
@@ -3406,7 +3517,7 @@ export interface operations {
             };
         };
     };
-    remove_3: {
+    remove_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -4217,7 +4328,7 @@ export interface operations {
             };
         };
     };
-    remove_2: {
+    remove_3: {
         parameters: {
             query?: never;
             header?: never;

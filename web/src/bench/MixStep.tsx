@@ -10,6 +10,7 @@ import { BenchHead } from './BenchHead';
 import { mixOf, useCandidates } from './mix/asked';
 import { Beside, MOST_BESIDE, withBeside } from './mix/Beside';
 import { CandidateTable } from './mix/CandidateTable';
+import { CopyMix } from './mix/CopyMix';
 import { Delivers } from './mix/Delivers';
 import { Failures } from './mix/Failures';
 import { Proposals } from './mix/Proposals';
@@ -167,6 +168,7 @@ export function MixStep({ lots }: StepProps) {
             >
               Add species
             </button>
+            <CopyMix own={cover.mix} onTake={(m) => change(() => m)} />
           </div>
           {mix.components.length > 0 && (
             <div

@@ -1,3 +1,5 @@
+import { Link } from 'react-router';
+
 import { operationOf, pointerOf, setDay, setParams } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
 import { FigureText } from '../ui/FigureText';
@@ -95,23 +97,67 @@ export function SowStep() {
           disabled={!sow}
           onChange={(q) => set({ catchDistance: q })}
         />
+        <QuantityField
+          label="Large box holds"
+          value={p.largeBox}
+          units={us ? ['gal', 'L'] : ['L', 'gal']}
+          disabled={!sow}
+          onChange={(q) => set({ largeBox: q })}
+          problem={problemAt(state.problems, `${at}/largeBox`)}
+        />
+        <QuantityField
+          label="Small box holds"
+          value={p.smallBox}
+          units={us ? ['gal', 'L'] : ['L', 'gal']}
+          disabled={!sow}
+          onChange={(q) => set({ smallBox: q })}
+          problem={problemAt(state.problems, `${at}/smallBox`)}
+        />
+        <QuantityField
+          label="Depth"
+          value={p.depth}
+          units={us ? ['in', 'cm'] : ['cm', 'in']}
+          disabled={!sow}
+          onChange={(q) => set({ depth: q })}
+          problem={problemAt(state.problems, `${at}/depth`)}
+        />
+        <QuantityField
+          label="Speed"
+          value={p.speed}
+          units={us ? ['mph', 'km/h'] : ['km/h', 'mph']}
+          disabled={!sow}
+          onChange={(q) => set({ speed: q })}
+          problem={problemAt(state.problems, `${at}/speed`)}
+        />
       </div>
-      <table className="mt-2 w-full max-w-[640px]">
+      <table className="mt-2 w-full max-w-[860px]">
         <thead>
           <tr className="border-b border-ink text-left text-[12.5px]">
             <th className="py-1">box</th>
-            <th>seed</th>
+            <th>seed, in the order it goes in</th>
             <th className="text-right">rate</th>
+            <th className="text-right">density</th>
+            <th className="text-right">fills</th>
             <th className="text-right">catch must weigh</th>
           </tr>
         </thead>
         <tbody>
           {seen?.boxes.map((b) => (
             <tr key={b.id} className="border-b border-rule2 align-baseline">
-              <td className="py-1 font-bold">{b.id === 'small' ? 'Small box' : 'Large box'}</td>
+              <td className="py-1 font-bold">{b.name}</td>
               <td className="pr-3">{b.species.map(name).join(', ')}</td>
               <td className="text-right">
                 <FigureText id={b.rateFigure} />
+              </td>
+              <td className="text-right">
+                <FigureText id={b.densityFigure} />
+              </td>
+              <td className="text-right">
+                {b.fillsFigure ? (
+                  <FigureText id={b.fillsFigure} />
+                ) : (
+                  <i className="text-[13px] text-ink2">type its size</i>
+                )}
               </td>
               <td className="text-right font-bold">
                 <FigureText id={b.catchFigure} />
@@ -120,13 +166,37 @@ export function SowStep() {
           ))}
           {(seen?.boxes.length ?? 0) === 0 && (
             <tr>
-              <td colSpan={4} className="py-1 text-ink2 italic">
+              <td colSpan={6} className="py-1 text-ink2 italic">
                 the boxes follow from the mix
               </td>
             </tr>
           )}
         </tbody>
       </table>
+      <p className="mt-1 text-[13px] text-ink2">
+        Stir each fill; small seed sinks while the drill shakes.{' '}
+        <Link className="link" to="/calibration">
+          Calibrate in the yard
+        </Link>
+      </p>
+      {(seen?.inoculants.length ?? 0) > 0 && (
+        <>
+          <h3 className="mt-4 font-bold">Inoculant to mix in</h3>
+          <ul className="max-w-[860px] text-[14px]">
+            {seen?.inoculants.map((i) => (
+              <li key={i.group} className="flex justify-between gap-4 border-b border-rule2 py-0.5">
+                <span>
+                  <b>{i.group.replace('-', ', ')}</b> for {i.species.join(', ')}
+                </span>
+                <FigureText id={i.figure} />
+              </li>
+            ))}
+          </ul>
+          <p className="text-[13px] text-ink2">
+            Each group on its own seed, on the day, out of the sun. The packet’s label decides.
+          </p>
+        </>
+      )}
       <p className="mt-3 text-[13px] text-ink2">
         Treated seed: gloves and dust mask, not for feed, none spilled. Lock the drill out before
         reaching in. The label and local code decide.

@@ -49,6 +49,7 @@ function CoverNeeds({ needs, lotName }: { needs: Need[]; lotName: (id: string) =
       taken(await api.DELETE('/api/plans/{planId}/covers/{coverId}/seed', { params: { path } })),
     ...again,
   });
+  const named = needs.some((n) => n.need.lotId !== undefined);
   const held = needs.some((n) => n.heldKg > 0);
   const short = needs.some((n) => n.need.kilograms - n.heldKg > 0.05);
   const problems = hold.error instanceof Refusal ? hold.error.problems : [];
@@ -81,7 +82,12 @@ function CoverNeeds({ needs, lotName }: { needs: Need[]; lotName: (id: string) =
           <td className="fig text-right">{n.heldKg > 0 ? kg(n.heldKg) : '–'}</td>
           {i === 0 && (
             <td rowSpan={needs.length} className="pl-4 text-right align-top whitespace-nowrap">
-              {short && (
+              {short && !named && (
+                <Link className="link text-[13px]" to={`/fields/${first.fieldId}/mix`}>
+                  choose lots first
+                </Link>
+              )}
+              {short && named && (
                 <button
                   type="button"
                   className="btn"

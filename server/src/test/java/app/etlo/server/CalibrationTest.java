@@ -32,18 +32,23 @@ class CalibrationTest {
 
     @Test
     void a_catch_says_by_how_much_to_open_and_past_catches_give_the_next_setting() {
-        JsonNode first = us.post("/api/calibrations/results", test(20, 750, "rye")).json();
+        JsonNode first =
+                us.post("/api/calibrations/results", test(20, 750, "rye")).json();
         assertThat(first.path("delivered").asDouble()).isCloseTo(50, within(1e-9));
         assertThat(first.path("change").asDouble()).isCloseTo(100, within(1e-9));
         assertThat(first.path("nextSetting").asDouble()).isCloseTo(40, within(1e-9));
         assertThat(first.path("say").asText()).startsWith("Open: 100 % more");
-        assertThat(us.put("/api/calibrations/k1", test(20, 750, "rye")).status()).isEqualTo(204);
-        assertThat(us.put("/api/calibrations/k2", test(50, 2250, "rye")).status()).isEqualTo(204);
+        assertThat(us.put("/api/calibrations/k1", test(20, 750, "rye")).status())
+                .isEqualTo(204);
+        assertThat(us.put("/api/calibrations/k2", test(50, 2250, "rye")).status())
+                .isEqualTo(204);
         // between 50 at 20 and 150 at 50: 100 at 35
-        JsonNode next = us.post("/api/calibrations/results", test(20, 750, " RYE ")).json();
+        JsonNode next =
+                us.post("/api/calibrations/results", test(20, 750, " RYE ")).json();
         assertThat(next.path("nextSetting").asDouble()).isCloseTo(35, within(1e-9));
         // another seed has catches of its own
-        JsonNode vetch = us.post("/api/calibrations/results", test(20, 750, "vetch")).json();
+        JsonNode vetch =
+                us.post("/api/calibrations/results", test(20, 750, "vetch")).json();
         assertThat(vetch.path("nextSetting").asDouble()).isCloseTo(40, within(1e-9));
     }
 

@@ -94,4 +94,19 @@ class MixTest {
         assertThat(failures.size())
                 .isEqualTo(Samples.plan().at("/covers/0/mix/components").size());
     }
+
+    @Test
+    void mixes_are_kept_by_name_in_the_practice() {
+        String mix = "{\"id\":\"m1\",\"name\":\"Rye and vetch\",\"mix\":{\"method\":\"share\",\"components\":["
+                + "{\"species\":\"cereal-rye\",\"sharePercent\":50}]}}";
+        assertThat(us.put("/api/kept-mixes/m1", mix).status()).isEqualTo(204);
+        assertThat(us.get("/api/kept-mixes").json().at("/0/name").asText()).isEqualTo("Rye and vetch");
+        assertThat(Browser.ofNewPractice(mvc).get("/api/kept-mixes").json()).isEmpty();
+        assertThat(us.put("/api/kept-mixes/m1", mix.replace("cereal-rye", "kelp"))
+                        .text())
+                .contains("/mix/components");
+        assertThat(us.put("/api/kept-mixes/m2", mix).status()).isEqualTo(400);
+        assertThat(us.delete("/api/kept-mixes/m1").status()).isEqualTo(204);
+        assertThat(us.get("/api/kept-mixes").json()).isEmpty();
+    }
 }

@@ -39,7 +39,8 @@ class SeedTest {
             if (l.path("id").asText().equals(lot)) {
                 ObjectNode more = l.deepCopy();
                 more.putObject("stock").put("value", kg).put("unit", "kg");
-                assertThat(us.change("/api/lots/" + lot, l.toString(), more.toString()).status())
+                assertThat(us.change("/api/lots/" + lot, l.toString(), more.toString())
+                                .status())
                         .isEqualTo(200);
             }
         }
@@ -105,7 +106,8 @@ class SeedTest {
                                             .toString()
                                             .getBytes(java.nio.charset.StandardCharsets.UTF_8),
                                     org.springframework.http.MediaType.APPLICATION_JSON,
-                                    java.util.Map.of("X-Request-Id", UUID.randomUUID().toString()))
+                                    java.util.Map.of(
+                                            "X-Request-Id", UUID.randomUUID().toString()))
                             .status())
                     .isEqualTo(201);
         }

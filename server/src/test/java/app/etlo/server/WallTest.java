@@ -41,6 +41,8 @@ class WallTest {
             "GET /api/knowledge",
             "GET /api/species",
             "GET /api/calibrations",
+            "GET /api/kept-mixes",
+            "PUT /api/kept-mixes/{mixId}",
             "POST /api/calibrations/results",
             "PUT /api/calibrations/{catchId}",
             "PUT /api/species/{speciesId}/cells/{columnId}",
@@ -76,7 +78,8 @@ class WallTest {
             "DELETE /api/people/{personId}",
             "DELETE /api/lots/{lotId}",
             "DELETE /api/weather/{weatherId}",
-            "DELETE /api/plans/{planId}");
+            "DELETE /api/plans/{planId}",
+            "DELETE /api/kept-mixes/{mixId}");
 
     @Autowired
     MockMvc mvc;
@@ -114,6 +117,7 @@ class WallTest {
                 .replace("{coverId}/seed", "v1/seed?asOf=2026-06-01")
                 .replace("{speciesId}", "cereal-rye")
                 .replace("{catchId}", "k1")
+                .replace("{mixId}", "m1")
                 .replace("{columnId}", "heightM")
                 .replace("{kind}", "field")
                 .replace("{documentId}", "f1")

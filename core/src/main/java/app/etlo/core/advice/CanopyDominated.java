@@ -1,9 +1,9 @@
 package app.etlo.core.advice;
 
-import app.etlo.core.working.Source;
 import app.etlo.core.mix.MixOutlook;
-import java.util.stream.IntStream;
+import app.etlo.core.working.Source;
 import java.util.List;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** One species of a mix takes the light from the others. */

@@ -1,7 +1,7 @@
 package app.etlo.core.advice;
 
-import app.etlo.core.working.Source;
 import app.etlo.core.mix.SeedBox;
+import app.etlo.core.working.Source;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.stream.Stream;
@@ -21,7 +21,8 @@ final class DepthsApart extends Judgement {
                 Weight.TIP,
                 Step.SOW,
                 "species of one box want depths that differ by more than 2 cm",
-                Source.commonPractice("mixed sizes: one compromise depth or two passes; depth is measured from mineral soil"),
+                Source.commonPractice(
+                        "mixed sizes: one compromise depth or two passes; depth is measured from mineral soil"),
                 "fair");
     }
 
@@ -34,9 +35,10 @@ final class DepthsApart extends Judgement {
                         .map(b -> note(
                                 c.id() + "/" + b.id(),
                                 c.sown(),
-                                b.name() + ": its seeds want " + depths(c, b).getMin() + " to " + depths(c, b).getMax()
-                                        + " cm. Set the shallower, or go twice.",
-                                List.of("depths " + depths(c, b).getMin() + " to " + depths(c, b).getMax() + " cm"),
+                                b.name() + ": its seeds want " + depths(c, b).getMin() + " to "
+                                        + depths(c, b).getMax() + " cm. Set the shallower, or go twice.",
+                                List.of("depths " + depths(c, b).getMin() + " to "
+                                        + depths(c, b).getMax() + " cm"),
                                 "another box, or two passes")));
     }
 }

@@ -1,8 +1,8 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.working.Source;
-import java.util.Set;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /** A spring kind of a species that comes in both. */
@@ -34,8 +34,12 @@ final class HardinessOfLot extends Judgement {
                                 .map(l -> note(
                                         c.id() + "/" + x.species().id(),
                                         c.sown(),
-                                        "Lot " + l.label() + " is of the " + l.tag().hardiness().orElseThrow() + " class: " + x.species().name().toLowerCase(java.util.Locale.ROOT) + " must pass a winter.",
-                                        List.of("hardiness " + l.tag().hardiness().orElse("not said")),
+                                        "Lot " + l.label() + " is of the "
+                                                + l.tag().hardiness().orElseThrow() + " class: "
+                                                + x.species().name().toLowerCase(java.util.Locale.ROOT)
+                                                + " must pass a winter.",
+                                        List.of("hardiness "
+                                                + l.tag().hardiness().orElse("not said")),
                                         "a lot of the winter class"))));
     }
 }

@@ -1,8 +1,8 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.working.Source;
-import java.util.stream.Collectors;
 import java.util.List;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** A species that can harm the stock that will eat it. */
@@ -13,7 +13,8 @@ final class HarmsStock extends Judgement {
                 Weight.STOP,
                 Step.MIX,
                 "the cover is to be grazed or fed and a species carries a caution for the stock kept",
-                Source.commonPractice("let stock in full, on a quarter of the field; test the forage first; the veterinarian decides. Etlo never says safe"),
+                Source.commonPractice(
+                        "let stock in full, on a quarter of the field; test the forage first; the veterinarian decides. Etlo never says safe"),
                 "fair");
     }
 
@@ -22,7 +23,10 @@ final class HarmsStock extends Judgement {
         return s.covers().stream()
                 .filter(c -> c.use().fed())
                 .flatMap(c -> c.components().stream()
-                        .filter(x -> !c.use().cautions().getOrDefault(x.species().id(), List.of()).isEmpty())
+                        .filter(x -> !c.use()
+                                .cautions()
+                                .getOrDefault(x.species().id(), List.of())
+                                .isEmpty())
                         .map(x -> note(
                                 c.id() + "/" + x.species().id(),
                                 c.sown(),

@@ -1,11 +1,11 @@
 package app.etlo.core.advice;
 
-import app.etlo.core.working.Source;
 import app.etlo.core.knowledge.Group;
 import app.etlo.core.mix.MixOutlook;
+import app.etlo.core.working.Source;
+import java.util.List;
 import java.util.Set;
 import java.util.stream.IntStream;
-import java.util.List;
 import java.util.stream.Stream;
 
 /** A mix of the same kind as the crop that follows. */
@@ -36,18 +36,28 @@ final class LikeNextCrop extends Judgement {
     @Override
     public Stream<Note> judge(Situation s) {
         return s.covers().stream()
-                .flatMap(c -> c.outlook().stream()
-                        .flatMap(o -> c.next().stream()
-                                .filter(n -> GRASSES.contains(n.crop().group()) && share(c, o, true) > 70
-                                        || n.crop().group().isLegume() && share(c, o, false) > 60)
-                                .map(n -> note(
-                                        c.id(),
-                                        c.sown(),
-                                        "Much of this mix is of the kind of "
-                                                + n.crop().name().toLowerCase(java.util.Locale.ROOT)
-                                                + ", which follows. Many design it the other way round.",
-                                        List.of("grasses " + Math.round(share(c, o, true)) + " %",
-                                                "legumes " + Math.round(share(c, o, false)) + " %"),
-                                        "more legumes and broadleaves ahead of a grass, more grasses ahead of a legume"))));
+                .flatMap(
+                        c -> c.outlook().stream()
+                                .flatMap(
+                                        o -> c.next().stream()
+                                                .filter(n -> GRASSES.contains(
+                                                                        n.crop().group())
+                                                                && share(c, o, true) > 70
+                                                        || n.crop().group().isLegume() && share(c, o, false) > 60)
+                                                .map(
+                                                        n -> note(
+                                                                c.id(),
+                                                                c.sown(),
+                                                                "Much of this mix is of the kind of "
+                                                                        + n.crop()
+                                                                                .name()
+                                                                                .toLowerCase(java.util.Locale.ROOT)
+                                                                        + ", which follows. Many design it the other way round.",
+                                                                List.of(
+                                                                        "grasses " + Math.round(share(c, o, true))
+                                                                                + " %",
+                                                                        "legumes " + Math.round(share(c, o, false))
+                                                                                + " %"),
+                                                                "more legumes and broadleaves ahead of a grass, more grasses ahead of a legume"))));
     }
 }

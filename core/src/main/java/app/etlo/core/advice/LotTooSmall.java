@@ -20,20 +20,21 @@ final class LotTooSmall extends Judgement {
 
     @Override
     public Stream<Note> judge(Situation s) {
-        return s.covers().stream().flatMap(c -> c.blend().stream()
-                .flatMap(b -> b.rates().stream())
-                .filter(LotTooSmall::isShort)
-                .map(r -> {
-                    var lot = r.component().lot().orElseThrow();
-                    double stockKg = lot.tag().stockKg().orElseThrow();
-                    return note(
-                            c.id() + "/" + r.component().species().id(),
-                            c.sown(),
-                            "Lot " + lot.label() + " holds " + s.say(stockKg, Unit.KILOGRAM) + "; "
-                                    + s.say(r.seedKg().middle(), Unit.KILOGRAM) + " are needed.",
-                            List.of("in store " + Math.round(stockKg) + " kg"),
-                            "more of it, another lot, or a smaller share");
-                }));
+        return s.covers().stream()
+                .flatMap(c -> c.blend().stream()
+                        .flatMap(b -> b.rates().stream())
+                        .filter(LotTooSmall::isShort)
+                        .map(r -> {
+                            var lot = r.component().lot().orElseThrow();
+                            double stockKg = lot.tag().stockKg().orElseThrow();
+                            return note(
+                                    c.id() + "/" + r.component().species().id(),
+                                    c.sown(),
+                                    "Lot " + lot.label() + " holds " + s.say(stockKg, Unit.KILOGRAM) + "; "
+                                            + s.say(r.seedKg().middle(), Unit.KILOGRAM) + " are needed.",
+                                    List.of("in store " + Math.round(stockKg) + " kg"),
+                                    "more of it, another lot, or a smaller share");
+                        }));
     }
 
     private static boolean isShort(SeedRate r) {

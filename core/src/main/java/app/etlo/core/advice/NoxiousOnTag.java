@@ -25,8 +25,11 @@ final class NoxiousOnTag extends Judgement {
                                 .map(l -> note(
                                         c.id() + "/" + x.species().id(),
                                         c.sown(),
-                                        "Lot " + l.label() + " names " + l.tag().noxious().orElseThrow() + " on its tag. Do not sow it before the local list is read.",
-                                        List.of("weeds on the tag: " + l.tag().noxious().orElseThrow()),
+                                        "Lot " + l.label() + " names "
+                                                + l.tag().noxious().orElseThrow()
+                                                + " on its tag. Do not sow it before the local list is read.",
+                                        List.of("weeds on the tag: "
+                                                + l.tag().noxious().orElseThrow()),
                                         "another lot"))));
     }
 }

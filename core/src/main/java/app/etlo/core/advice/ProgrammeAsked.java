@@ -12,7 +12,8 @@ final class ProgrammeAsked extends Judgement {
                 Weight.TIP,
                 Step.MIX,
                 "the field is in a programme and the cover has a mix",
-                Source.commonPractice("a change of species, rate or date after enrolment waits for the written yes of the office"),
+                Source.commonPractice(
+                        "a change of species, rate or date after enrolment waits for the written yes of the office"),
                 "sure");
     }
 

@@ -1,7 +1,7 @@
 package app.etlo.core.advice;
 
-import app.etlo.core.working.Source;
 import app.etlo.core.mix.Blend;
+import app.etlo.core.working.Source;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -9,7 +9,8 @@ import java.util.stream.Stream;
 final class SharesOutOfUse extends Judgement {
     private static double sum(Blend b) {
         return b.rates().stream()
-                .mapToDouble(r -> 100 * r.plsKgHa().middle()
+                .mapToDouble(r -> 100
+                        * r.plsKgHa().middle()
                         / r.component().species().fullRateKgHa().middle())
                 .sum();
     }
@@ -32,7 +33,8 @@ final class SharesOutOfUse extends Judgement {
                         .map(b -> note(
                                 c.id(),
                                 c.sown(),
-                                "The shares add up to " + Math.round(sum(b)) + " % of a full rate; 100 to 150 % is usual.",
+                                "The shares add up to " + Math.round(sum(b))
+                                        + " % of a full rate; 100 to 150 % is usual.",
                                 List.of("sum of shares " + Math.round(sum(b)) + " %"),
                                 sum(b) < 60 ? "larger shares" : "smaller shares, and seed saved")));
     }

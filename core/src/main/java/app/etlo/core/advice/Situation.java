@@ -84,8 +84,7 @@ public record Situation(
      * @param purpose factor on the rates for a dense mulch
      * @param programmes names of programmes the field is in
      */
-    public record MixUse(
-            boolean fed, Map<String, List<Caution>> cautions, double purpose, List<String> programmes) {}
+    public record MixUse(boolean fed, Map<String, List<Caution>> cautions, double purpose, List<String> programmes) {}
 
     /**
      * A number as typed.

@@ -41,14 +41,17 @@ final class SpeciesFinding extends Judgement {
 
     @Override
     public Stream<Note> judge(Situation s) {
-        return s.covers().stream().flatMap(c -> c.components().stream()
-                .flatMap(x -> c.findings().getOrDefault(x.species().id(), List.<Finding>of()).stream()
-                        .filter(f -> f.rule().equals(rule))
-                        .map(f -> note(
-                                c.id() + "/" + x.species().id(),
-                                c.sown(),
-                                x.species().name() + ": " + f.text() + ".",
-                                List.of(f.text()),
-                                f.excludes() ? "another species; it may stay, and the note stays with it" : "another species, date or way of ending"))));
+        return s.covers().stream()
+                .flatMap(c -> c.components().stream()
+                        .flatMap(x -> c.findings().getOrDefault(x.species().id(), List.<Finding>of()).stream()
+                                .filter(f -> f.rule().equals(rule))
+                                .map(f -> note(
+                                        c.id() + "/" + x.species().id(),
+                                        c.sown(),
+                                        x.species().name() + ": " + f.text() + ".",
+                                        List.of(f.text()),
+                                        f.excludes()
+                                                ? "another species; it may stay, and the note stays with it"
+                                                : "another species, date or way of ending"))));
     }
 }

@@ -21,13 +21,16 @@ final class TreatedSeedFed extends Judgement {
         return s.covers().stream()
                 .flatMap(c -> c.components().stream()
                         .flatMap(x -> x.lot().stream()
-                                .filter(l -> c.use().fed() && l.tag().treatedWith().isPresent())
+                                .filter(l ->
+                                        c.use().fed() && l.tag().treatedWith().isPresent())
                                 .map(l -> note(
                                         c.id() + "/" + x.species().id(),
                                         c.sown(),
-                                        "Lot " + l.label() + " is treated with " + l.tag().treatedWith().orElseThrow()
+                                        "Lot " + l.label() + " is treated with "
+                                                + l.tag().treatedWith().orElseThrow()
                                                 + ", and stock will graze this cover. The tag says whether and when that is allowed.",
-                                        List.of("treated with " + l.tag().treatedWith().orElseThrow()),
+                                        List.of("treated with "
+                                                + l.tag().treatedWith().orElseThrow()),
                                         "untreated seed, or no grazing; the label decides"))));
     }
 }

@@ -25,8 +25,10 @@ final class TreatedSeedHandled extends Judgement {
                                 .map(l -> note(
                                         c.id() + "/" + x.species().id(),
                                         c.sown(),
-                                        "Lot " + l.label() + " is treated: gloves and dust mask at the drill, none spilled, no left-over to stock.",
-                                        List.of("treated with " + l.tag().treatedWith().orElseThrow()),
+                                        "Lot " + l.label()
+                                                + " is treated: gloves and dust mask at the drill, none spilled, no left-over to stock.",
+                                        List.of("treated with "
+                                                + l.tag().treatedWith().orElseThrow()),
                                         "untreated seed"))));
     }
 }

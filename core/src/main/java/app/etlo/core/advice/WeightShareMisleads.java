@@ -1,9 +1,9 @@
 package app.etlo.core.advice;
 
-import app.etlo.core.working.Source;
 import app.etlo.core.mix.Blend;
-import java.util.stream.IntStream;
+import app.etlo.core.working.Source;
 import java.util.List;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** A small seed that is little of the bag and much of the plants. */
@@ -19,7 +19,8 @@ final class WeightShareMisleads extends Judgement {
                 Weight.TIP,
                 Step.MIX,
                 "a species is over 30 % of the live seeds and at most two fifths of that by weight",
-                Source.commonPractice("weight share is not plant share: 1 kg of phacelia is five times the plants of 3 kg of buckwheat"),
+                Source.commonPractice(
+                        "weight share is not plant share: 1 kg of phacelia is five times the plants of 3 kg of buckwheat"),
                 "sure");
     }
 
@@ -31,15 +32,22 @@ final class WeightShareMisleads extends Judgement {
                                 .filter(i -> misleads(b, i))
                                 .mapToObj(i -> note(
                                         c.id() + "/"
-                                                + b.rates().get(i).component().species().id(),
+                                                + b.rates()
+                                                        .get(i)
+                                                        .component()
+                                                        .species()
+                                                        .id(),
                                         c.sown(),
                                         b.rates().get(i).component().species().name() + " is "
-                                                + Math.round(b.weightShares().get(i).middle())
+                                                + Math.round(
+                                                        b.weightShares().get(i).middle())
                                                 + " % of the bag and "
-                                                + Math.round(b.seedShares().get(i).middle())
+                                                + Math.round(
+                                                        b.seedShares().get(i).middle())
                                                 + " % of the plants to come.",
                                         List.of("share of seeds "
-                                                + Math.round(b.seedShares().get(i).middle()) + " %"),
+                                                + Math.round(
+                                                        b.seedShares().get(i).middle()) + " %"),
                                         "less of it, if it is meant as a companion"))));
     }
 }

@@ -24,6 +24,7 @@ public record Blend(
         Figure seedsM2,
         Figure seedKg,
         List<SeedBox> boxes,
+        List<Inoculant> inoculants,
         Optional<Figure> cost,
         Optional<Figure> costPerHa) {
     private static final Formula SHARE =
@@ -75,7 +76,16 @@ public record Blend(
             bySeeds.add(share(id + "seedShare", "Share of the seeds", r.fieldSeedsM2(), seeds));
         }
         return new Blend(
-                rates, byWeight, bySeeds, bulk, seeds, seedKg, SeedBox.split(prefix, rates, sowing), cost, costPerHa);
+                rates,
+                byWeight,
+                bySeeds,
+                bulk,
+                seeds,
+                seedKg,
+                SeedBox.split(prefix, rates, sowing),
+                Inoculant.of(prefix, rates),
+                cost,
+                costPerHa);
     }
 
     private static Figure share(String id, String label, Figure part, Figure whole) {

@@ -21,7 +21,8 @@ import java.util.Optional;
  * from what it delivered before.
  */
 public final class Calibration {
-    private static final Source ARITHMETIC = Source.commonPractice("calibration by catching a known length, time or area");
+    private static final Source ARITHMETIC =
+            Source.commonPractice("calibration by catching a known length, time or area");
 
     /**
      * What is measured in a test.

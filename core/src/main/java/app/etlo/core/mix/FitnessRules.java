@@ -49,7 +49,10 @@ final class FitnessRules {
                     "cautions of chapters on forage; the veterinarian decides",
                     FitnessRules::harmsStock),
             out("plugs-drains", "taproots above shallow drains plug them", FitnessRules::plugsDrains),
-            but("another-must-carry", "hardiness of handbooks, nights of the weather record", FitnessRules::anotherMustCarry),
+            but(
+                    "another-must-carry",
+                    "hardiness of handbooks, nights of the weather record",
+                    FitnessRules::anotherMustCarry),
             but("hard-to-end", "kill by stage; Etlo's own shares", FitnessRules::hardToEnd),
             but("winterkill-unsure", "mild winters leave what was to die", FitnessRules::winterkillUnsure),
             but("seeds-before-end", "degree days to viable seed", FitnessRules::seedsBeforeEnd),

@@ -42,6 +42,7 @@ public record Prospect(
     private static final int COLD_DAYS = 35;
     /** How far towards flowering it comes before them. */
     private static final double BEFORE_WINTER = 0.8;
+
     private static final double WARM_C = 13;
     private static final double HARDENING_DAYS = 20;
     /** Days in which a sown seed must find its temperature. */
@@ -89,9 +90,8 @@ public record Prospect(
                 break;
             }
             coldDays += mean >= 0 && mean <= HARDENING_HIGH_C ? 1 : 0;
-            boolean waits = g.needsWinter()
-                    && coldDays < COLD_DAYS
-                    && stages >= BEFORE_WINTER * g.floweringDegreeDays();
+            boolean waits =
+                    g.needsWinter() && coldDays < COLD_DAYS && stages >= BEFORE_WINTER * g.floweringDegreeDays();
             stages += waits ? 0 : warmth[d + 1] - warmth[d];
             bloomed += stages >= g.floweringDegreeDays() ? 1 : 0;
             rain += years.rainMm(y, d);

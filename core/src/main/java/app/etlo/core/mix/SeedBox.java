@@ -8,19 +8,37 @@ import app.etlo.core.working.Input;
 import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * One box of the drill. Seed of mixed size separates in a box, so large and small seed go into boxes of their own.
  *
  * @param id large or small
  * @param rateKgHa what the box must deliver
+ * @param species largest seed first, the order in which they are put in and stirred
+ * @param densityKgL of the seed in it
+ * @param fills of the box for the field, where its size is typed
  * @param catchG what a catch test must weigh, all outlets of the width together
  */
-public record SeedBox(String id, List<String> species, Figure rateKgHa, Figure catchG) {
+public record SeedBox(
+        String id, List<String> species, Figure rateKgHa, Figure catchG, Figure densityKgL, Optional<Figure> fills) {
     /** Seed lighter than this goes into the small box: clovers, millets, phacelia, brassicas. Etlo's own limit. */
     private static final double SMALL_BELOW_G_PER_1000 = 15;
 
+    /** A pound per US bushel of 2150.42 cubic inches, in kg per litre. */
+    private static final double KG_L_PER_LB_BU = 0.45359237 / (2150.42 * 0.016387064);
+
+    private static final Formula DENSITY =
+            Formula.of("Bulk density", "mass / volume", Source.identity("mass over volume"), "mass", "volume");
+    private static final Formula FILLS = Formula.of(
+            "Fills of the box",
+            "mass / density / size",
+            Source.identity("volume over volume"),
+            "mass",
+            "density",
+            "size");
     private static final Formula CATCH = Formula.of(
             "Catch test target",
             "rate * width * distance / 10000 * 1000",
@@ -77,7 +95,50 @@ public record SeedBox(String id, List<String> species, Figure rateKgHa, Figure c
                 Input.figure("rate", rate),
                 Input.of("width", "Working width", sowing.widthM(), Unit.METRE, origin, "catch test"),
                 Input.of("distance", "Distance driven", sowing.distanceM(), Unit.METRE, origin, "catch test"));
+        Figure density = density(prefix, id, name, rates);
         return new SeedBox(
-                id, rates.stream().map(r -> r.component().species().id()).toList(), rate, catchG);
+                id,
+                rates.stream()
+                        .map(r -> r.component().species())
+                        .sorted(Comparator.comparingDouble(Species::thousandSeedMassG)
+                                .reversed())
+                        .map(Species::id)
+                        .toList(),
+                rate,
+                catchG,
+                density,
+                fills(prefix, id, name, rates, density, sowing));
+    }
+
+    /** The mass of all over the volume of each by its test weight: seeds of mixed size pack closer, so the truth is a little more. */
+    private static Figure density(String prefix, String id, String name, List<SeedRate> rates) {
+        double kg = 0;
+        double litres = 0;
+        for (SeedRate r : rates) {
+            double mass = r.seedKg().middle();
+            kg += mass;
+            litres += mass / (r.component().species().testWeightLbBu() * KG_L_PER_LB_BU);
+        }
+        return DENSITY.figure(
+                prefix + "/box/" + id + "/density",
+                "Bulk density, " + name.toLowerCase(java.util.Locale.ROOT),
+                Unit.KG_PER_L,
+                Input.of("mass", "Seed in it for the field", kg, Unit.KILOGRAM, Origin.DEFAULT, "computed"),
+                Input.of(
+                        "volume", "Its volume by test weights", litres, Unit.LITRE, Origin.LIBRARY, "species library"));
+    }
+
+    private static Optional<Figure> fills(
+            String prefix, String id, String name, List<SeedRate> rates, Figure density, Sowing sowing) {
+        Optional<Double> size = id.endsWith("small") ? sowing.smallBoxL() : sowing.largeBoxL();
+        double kg = rates.stream().mapToDouble(r -> r.seedKg().middle()).sum();
+        return size.filter(l -> l > 0)
+                .map(l -> FILLS.figure(
+                        prefix + "/box/" + id + "/fills",
+                        "Fills for the field, " + name.toLowerCase(java.util.Locale.ROOT),
+                        Unit.COUNT,
+                        Input.of("mass", "Seed in it for the field", kg, Unit.KILOGRAM, Origin.DEFAULT, "computed"),
+                        Input.figure("density", density),
+                        Input.of("size", "Size of the box", l, Unit.LITRE, Origin.ENTERED, "sowing")));
     }
 }

@@ -1,6 +1,7 @@
 package app.etlo.core.mix;
 
 import app.etlo.core.knowledge.SowingMethod;
+import java.util.Optional;
 
 /**
  * How the mix goes into the ground, with the factors on the drilled rate.
@@ -12,6 +13,8 @@ import app.etlo.core.knowledge.SowingMethod;
  * @param waste share added for what stays in machine and sack, 0 to 1
  * @param widthM working width of the catch test
  * @param distanceM distance of the catch test
+ * @param largeBoxL what the drill's large box holds, litres
+ * @param smallBoxL what its small box holds
  */
 public record Sowing(
         SowingMethod method,
@@ -23,4 +26,6 @@ public record Sowing(
         double waste,
         double widthM,
         double distanceM,
-        boolean catchTyped) {}
+        boolean catchTyped,
+        Optional<Double> largeBoxL,
+        Optional<Double> smallBoxL) {}

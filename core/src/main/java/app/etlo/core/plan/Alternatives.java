@@ -24,7 +24,12 @@ public final class Alternatives {
      * @param notes heaviest weight and count of the notes about its mix
      */
     public record MixColumn(
-            Optional<String> id, String name, List<FigureView> figures, List<MixPartView> parts, int stops, int thinks) {}
+            Optional<String> id,
+            String name,
+            List<FigureView> figures,
+            List<MixPartView> parts,
+            int stops,
+            int thinks) {}
 
     public record MixPartView(String species, String name, Group group, FigureView seeds, Optional<FigureView> stand) {}
 

@@ -127,6 +127,7 @@ public record Evaluation(
             Optional<String> endMethod,
             List<RateView> rates,
             List<BoxView> boxes,
+            List<InoculantView> inoculants,
             Optional<String> windowId,
             List<LatestView> latest) {}
 
@@ -143,7 +144,17 @@ public record Evaluation(
     /** One species of a mix; its figures are under {@code mix/<cover>/<species>/}. */
     public record RateView(String species, String name, Group group, boolean smallBox) {}
 
-    public record BoxView(String id, String name, List<String> species, String rateFigure, String catchFigure) {}
+    public record BoxView(
+            String id,
+            String name,
+            List<String> species,
+            String rateFigure,
+            String catchFigure,
+            String densityFigure,
+            Optional<String> fillsFigure) {}
+
+    /** Rhizobium that must be mixed in, by group. */
+    public record InoculantView(String group, List<String> species, String figure) {}
 
     /** A note with the answer that still holds. */
     public record NoteView(

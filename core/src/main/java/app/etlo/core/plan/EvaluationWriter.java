@@ -181,7 +181,13 @@ public final class EvaluationWriter {
                                 b.name(),
                                 b.species(),
                                 b.rateKgHa().id(),
-                                b.catchG().id()))
+                                b.catchG().id(),
+                                b.densityKgL().id(),
+                                b.fills().map(Figure::id)))
+                        .toList(),
+                c.blend().map(Blend::inoculants).orElse(List.of()).stream()
+                        .map(i -> new Evaluation.InoculantView(
+                                i.group(), i.species(), i.amountG().id()))
                         .toList(),
                 c.window().map(w -> w.id()),
                 c.useful().stream().map(EvaluationWriter::latest).toList());

@@ -288,7 +288,13 @@ public final class Evaluator {
                     useful,
                     outlook,
                     bench.map(b -> b.findings(components, knowledge)).orElse(Map.of()),
-                    MixUses.of(context.field(), entry, components, end, sowing(entry).purpose(), knowledge));
+                    MixUses.of(
+                            context.field(),
+                            entry,
+                            components,
+                            end,
+                            sowing(entry).purpose(),
+                            knowledge));
         }
 
         private Optional<Termination> end(String cover) {
@@ -353,7 +359,9 @@ public final class Evaluator {
                     entry.mix().flatMap(MixEntry::wastePercent).orElse(USUAL_WASTE_PERCENT) / 100,
                     p.catchWidth().map(q -> q.in(Unit.METRE)).orElse(USUAL_WIDTH_M),
                     p.catchDistance().map(q -> q.in(Unit.METRE)).orElse(USUAL_DISTANCE_M),
-                    p.catchWidth().isPresent() && p.catchDistance().isPresent());
+                    p.catchWidth().isPresent() && p.catchDistance().isPresent(),
+                    p.largeBox().map(q -> q.in(Unit.LITRE)),
+                    p.smallBox().map(q -> q.in(Unit.LITRE)));
         }
 
         private void keepBlend(Blend b) {
@@ -379,7 +387,10 @@ public final class Evaluator {
             b.boxes().forEach(x -> {
                 keep(x.rateKgHa());
                 keep(x.catchG());
+                keep(x.densityKgL());
+                keep(x.fills());
             });
+            b.inoculants().forEach(i -> keep(i.amountG()));
             keep(b.bulkKgHa());
             keep(b.seedsM2());
             keep(b.seedKg());

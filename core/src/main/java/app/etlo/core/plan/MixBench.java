@@ -94,8 +94,7 @@ public record MixBench(CompetitionForecast forecast, MixPlace place) {
     /** What speaks against each species of a mix. */
     Map<String, List<Finding>> findings(List<Component> components, Knowledge knowledge) {
         Map<String, List<Finding>> found = new LinkedHashMap<>();
-        components.forEach(c ->
-                found.put(c.species().id(), Fitness.of(c.species(), knowledge, forecast, place)));
+        components.forEach(c -> found.put(c.species().id(), Fitness.of(c.species(), knowledge, forecast, place)));
         return found;
     }
 

@@ -162,6 +162,8 @@ final class PlanCheck {
         measures(p.rowWidth(), here + "/rowWidth", Dimension.LENGTH);
         measures(p.catchWidth(), here + "/catchWidth", Dimension.LENGTH);
         measures(p.catchDistance(), here + "/catchDistance", Dimension.LENGTH);
+        measures(p.largeBox(), here + "/largeBox", Dimension.VOLUME);
+        measures(p.smallBox(), here + "/smallBox", Dimension.VOLUME);
         measures(p.depth(), here + "/depth", Dimension.LENGTH);
         measures(p.sownArea(), here + "/sownArea", Dimension.AREA);
         measures(p.speed(), here + "/speed", Dimension.SPEED);

@@ -166,10 +166,14 @@ public record PlanDocument(
             Optional<Quantity> sownArea,
             Optional<Quantity> catchWidth,
             Optional<Quantity> catchDistance,
+            Optional<Quantity> largeBox,
+            Optional<Quantity> smallBox,
             Optional<Quantity> speed,
             Optional<Quantity> depth,
             Optional<Double> sharePercent) {
         static final ParamsEntry NONE = new ParamsEntry(
+                Optional.empty(),
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
@@ -199,6 +203,8 @@ public record PlanDocument(
                     sownArea,
                     catchWidth,
                     catchDistance,
+                    largeBox,
+                    smallBox,
                     speed,
                     depth,
                     sharePercent);

@@ -34,9 +34,8 @@ public final class SeedNeeds {
     public static List<SeedNeed> of(Evaluated e) {
         return e.covers().stream()
                 .filter(c -> c.sown().map(d -> !d.isBefore(e.asOf())).orElse(true))
-                .flatMap(c -> c.blend().stream()
-                        .flatMap(b -> b.rates().stream())
-                        .map(r -> need(e, c, r)))
+                .flatMap(
+                        c -> c.blend().stream().flatMap(b -> b.rates().stream()).map(r -> need(e, c, r)))
                 .toList();
     }
 

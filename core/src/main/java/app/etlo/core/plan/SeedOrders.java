@@ -52,9 +52,8 @@ public final class SeedOrders {
     public static List<Order> of(
             List<SeedNeed> needs, List<LotEntry> lots, Map<String, Double> heldKg, Map<String, Double> freeKg) {
         Map<String, Double> free = new HashMap<>(freeKg);
-        Map<Key, List<SeedNeed>> short_ = new TreeMap<>(Comparator.comparing(Key::supplier)
-                .thenComparing(Key::week)
-                .thenComparing(Key::species));
+        Map<Key, List<SeedNeed>> short_ = new TreeMap<>(
+                Comparator.comparing(Key::supplier).thenComparing(Key::week).thenComparing(Key::species));
         Map<Key, Double> kilograms = new HashMap<>();
         List<SeedNeed> soonest = needs.stream()
                 .sorted(Comparator.comparing((SeedNeed n) -> n.neededBy().orElse(LocalDate.MAX))
@@ -70,7 +69,8 @@ public final class SeedOrders {
                 open -= taken;
             }
             if (open > 1e-6) {
-                Key key = new Key(supplier(n, lots), n.neededBy().map(SeedOrders::week).orElse("~"), n.species());
+                Key key = new Key(
+                        supplier(n, lots), n.neededBy().map(SeedOrders::week).orElse("~"), n.species());
                 short_.computeIfAbsent(key, k -> new ArrayList<>()).add(n);
                 kilograms.merge(key, open, Double::sum);
             }
@@ -101,7 +101,8 @@ public final class SeedOrders {
     }
 
     private static String week(LocalDate day) {
-        return String.format("%d-W%02d", day.get(IsoFields.WEEK_BASED_YEAR), day.get(IsoFields.WEEK_OF_WEEK_BASED_YEAR));
+        return String.format(
+                "%d-W%02d", day.get(IsoFields.WEEK_BASED_YEAR), day.get(IsoFields.WEEK_OF_WEEK_BASED_YEAR));
     }
 
     private static Order order(Key key, List<SeedNeed> needs, double kg, List<LotEntry> lots) {

@@ -99,11 +99,11 @@ class CalibrationTest {
     @Test
     void the_next_setting_lies_between_the_catches_on_either_side() {
         List<Caught> catches = List.of(new Caught(20, 10), new Caught(40, 30), new Caught(30, 18));
-        assertThat(Calibration.nextSetting(catches, 24)).hasValueSatisfying(s -> assertThat(s)
-                .isCloseTo(35, within(1e-9)));
+        assertThat(Calibration.nextSetting(catches, 24))
+                .hasValueSatisfying(s -> assertThat(s).isCloseTo(35, within(1e-9)));
         // beyond them in proportion to the nearest
-        assertThat(Calibration.nextSetting(catches, 60)).hasValueSatisfying(s -> assertThat(s)
-                .isCloseTo(80, within(1e-9)));
+        assertThat(Calibration.nextSetting(catches, 60))
+                .hasValueSatisfying(s -> assertThat(s).isCloseTo(80, within(1e-9)));
         assertThat(Calibration.nextSetting(List.of(), 60)).isEmpty();
         // the newest catch of a setting counts
         assertThat(Calibration.nextSetting(List.of(new Caught(20, 10), new Caught(20, 20)), 40))

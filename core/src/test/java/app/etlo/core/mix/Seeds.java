@@ -58,6 +58,18 @@ final class Seeds {
     }
 
     static Sowing sowing(String method, double lateness, double areaHa) {
-        return new Sowing(KNOWLEDGE.sowingMethods().get(method), lateness, 1, 1, areaHa, false, 0.03, 3, 50, false);
+        return new Sowing(
+                KNOWLEDGE.sowingMethods().get(method),
+                lateness,
+                1,
+                1,
+                areaHa,
+                false,
+                0.03,
+                3,
+                50,
+                false,
+                java.util.Optional.of(400.0),
+                java.util.Optional.empty());
     }
 }

@@ -117,7 +117,9 @@ class MixNotesTest {
 
     @Test
     void a_spring_kind_where_a_winter_must_be_passed() {
-        lot("hairy-vetch", ",\"hardiness\":\"spring\"").mix("hairy-vetch", 100).speaks("hardiness-of-lot", Weight.THINK);
+        lot("hairy-vetch", ",\"hardiness\":\"spring\"")
+                .mix("hairy-vetch", 100)
+                .speaks("hardiness-of-lot", Weight.THINK);
         lots = "";
         lot("hairy-vetch", ",\"hardiness\":\"winter\"").silent("hardiness-of-lot");
     }

@@ -62,8 +62,9 @@ class SeedOrdersTest {
                 List.of(one, other),
                 Map.of("p/v1/cereal-rye", 40.0),
                 Map.of(one.id(), 60.0, other.id(), 100.0));
-        assertThat(orders).singleElement().satisfies(o -> assertThat(o.kilograms())
-                .isCloseTo(20, within(1e-9)));
+        assertThat(orders)
+                .singleElement()
+                .satisfies(o -> assertThat(o.kilograms()).isCloseTo(20, within(1e-9)));
     }
 
     @Test

@@ -121,7 +121,8 @@ class CalibrationController {
                 k.delivers(),
                 units(k.delivers()),
                 k.measures().stream()
-                        .map(m -> new MeasureView(m.symbol(), m.name(), unit(m), unit(m).isEmpty() ? List.of() : units(m.unit())))
+                        .map(m -> new MeasureView(
+                                m.symbol(), m.name(), unit(m), unit(m).isEmpty() ? List.of() : units(m.unit())))
                         .toList());
     }
 
@@ -184,7 +185,8 @@ class CalibrationController {
     private static CatchResult result(CatchTest test, List<Caught> past) {
         Kind kind = check(test);
         Map<String, Quantity> measured = new LinkedHashMap<>();
-        kind.measures().forEach(m -> measured.put(m.symbol(), quantity(test.measured().get(m.symbol()), m)));
+        kind.measures()
+                .forEach(m -> measured.put(m.symbol(), quantity(test.measured().get(m.symbol()), m)));
         Calibration.Result r = Calibration.of(kind, measured, test.setting(), test.target(), past);
         Unit shown = test.target().map(Quantity::unit).orElse(kind.delivers());
         return new CatchResult(
@@ -242,10 +244,12 @@ class CalibrationController {
             String at = "/measured/" + m.symbol();
             if (typed == null) {
                 problems.add(new Problem(at, m.name().toLowerCase(java.util.Locale.ROOT) + " is missing"));
-            } else if (typed.unit().isPresent() && typed.unit().get().dimension() != m.unit().dimension()) {
+            } else if (typed.unit().isPresent()
+                    && typed.unit().get().dimension() != m.unit().dimension()) {
                 problems.add(new Problem(at, "in " + m.unit().symbol() + " or a unit like it"));
             } else {
-                double v = unit(m).isEmpty() ? typed.value() : quantity(typed, m).in(m.unit());
+                double v =
+                        unit(m).isEmpty() ? typed.value() : quantity(typed, m).in(m.unit());
                 if (!(v >= m.low() && v <= m.high())) {
                     problems.add(new Problem(
                             at,

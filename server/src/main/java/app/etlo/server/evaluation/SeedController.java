@@ -77,21 +77,20 @@ class SeedController {
     SeedView seed(@RequestParam LocalDate asOf) {
         List<LotEntry> lots = store.all();
         List<Taken> taken = reservations.all();
-        Map<String, Double> byLot = taken.stream()
-                .collect(Collectors.groupingBy(Taken::lotId, Collectors.summingDouble(Taken::kilograms)));
+        Map<String, Double> byLot =
+                taken.stream().collect(Collectors.groupingBy(Taken::lotId, Collectors.summingDouble(Taken::kilograms)));
         Map<String, Double> free = new HashMap<>();
         lots.forEach(l -> free.put(l.id(), l.stockKg() - byLot.getOrDefault(l.id(), 0.0)));
         Map<String, Double> held = held(taken, lots);
         FieldList fields = summaries.all(asOf);
         List<NeedView> needs = fields.fields().stream()
                 .flatMap(f -> f.seed().stream()
-                        .map(n -> new NeedView(
-                                f.fieldId(), f.name(), n, held.getOrDefault(SeedOrders.heldKey(n), 0.0))))
+                        .map(n ->
+                                new NeedView(f.fieldId(), f.name(), n, held.getOrDefault(SeedOrders.heldKey(n), 0.0))))
                 .toList();
         return new SeedView(
                 lots.stream()
-                        .map(l -> new StockView(
-                                l.id(), l.stockKg(), byLot.getOrDefault(l.id(), 0.0), free.get(l.id())))
+                        .map(l -> new StockView(l.id(), l.stockKg(), byLot.getOrDefault(l.id(), 0.0), free.get(l.id())))
                         .toList(),
                 needs,
                 SeedOrders.of(needs.stream().map(NeedView::need).toList(), lots, held, free),
@@ -136,7 +135,8 @@ class SeedController {
                 .filter(n -> n.coverId().equals(coverId))
                 .forEach(n -> n.lotId().ifPresent(lot -> wanted.merge(lot, n.kilograms(), Double::sum)));
         if (wanted.isEmpty()) {
-            throw new Refused("/coverId", "the mix names no lot yet, or is sown already: choose lots at step Mix first");
+            throw new Refused(
+                    "/coverId", "the mix names no lot yet, or is sown already: choose lots at step Mix first");
         }
         reservations.hold(planId, coverId, wanted, adviser.email());
     }
