@@ -1336,6 +1336,7 @@ export interface components {
             ended?: string;
             id: string;
             inoculants: components["schemas"]["InoculantView"][];
+            judged: boolean;
             latest: components["schemas"]["LatestView"][];
             name: string;
             nextCropId?: string;

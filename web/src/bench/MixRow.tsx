@@ -39,6 +39,10 @@ export function MixRow({
   const { session, state, knowledge, us } = useOpenPlan();
   const s = knowledge.species.find((x) => x.id === c.species);
   const name = s?.name ?? c.species;
+  const figureText = (what: string) => {
+    const f = state.evaluation?.figures[`mix/${coverId}/${c.species}/${what}`];
+    return f && `${f.text} ${f.unit}`;
+  };
   return (
     <tr className="border-b border-rule2 text-right">
       <td className="py-0.5 text-left font-bold">
@@ -74,7 +78,7 @@ export function MixRow({
               min={0}
               max={150}
               step={1}
-              className="h-5 min-h-0 w-20 accent-[var(--ink)]"
+              className="h-5 min-h-0 w-16 accent-[var(--ink)]"
               aria-label={`${name} share, by hand`}
               aria-valuetext={`${c.sharePercent ?? 0} % of the full rate`}
               value={Math.min(150, c.sharePercent ?? 0)}
@@ -117,10 +121,18 @@ export function MixRow({
             .map((l) => ({ id: l.id, name: l.label }))}
           onChange={(v) => onChange({ lotId: v || undefined })}
         />
+        <span className="fig block text-[11.5px] leading-tight text-ink2">
+          PLS {figureText('pls')}
+        </span>
       </td>
       {columns.map((what) => (
         <td key={what} className={`px-1 ${what === 'bulk' ? 'font-bold' : ''}`}>
           <FigureText id={`mix/${coverId}/${c.species}/${what}`} unit={false} />
+          {what === 'cost' && (
+            <span className="fig block text-[11.5px] leading-tight text-ink2">
+              {figureText('bags')}
+            </span>
+          )}
         </td>
       ))}
       <td>

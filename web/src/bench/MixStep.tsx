@@ -53,7 +53,7 @@ export function MixStep({ lots }: StepProps) {
   const [next, setNext] = useState('');
   const mix: Mix = cover?.mix ?? { method: 'share', components: [] };
   const seen = state.evaluation?.covers.find((c) => c.id === cover?.id);
-  const judged = useCandidates(state.plan, cover?.id ?? '');
+  const judged = useCandidates(state.plan, cover?.id ?? '', seen?.judged ?? false);
   const change = (edit: (m: Mix) => Mix, held = false) => {
     if (!cover) return;
     session.change((p: Plan) => {

@@ -44,7 +44,7 @@ function Value({ cell, library, open }: { cell: Cell; library: Library; open: (c
                   {i > 0 && ' … '}
                   <button
                     type="button"
-                    className={`min-h-[20px] hover:bg-paper2 ${sheet.corrections[e] ? 'border-b-2 border-double border-ink' : ''}`}
+                    className={`min-h-[24px] min-w-[24px] hover:bg-paper2 ${sheet.corrections[e] ? 'border-b-2 border-double border-ink' : ''}`}
                     onClick={() => end && open({ sheet, column: end })}
                     aria-label={`${sheet.name}, ${end?.name}: ${sheet.cells[e]}`}
                   >
@@ -57,7 +57,7 @@ function Value({ cell, library, open }: { cell: Cell; library: Library; open: (c
         )}
         <button
           type="button"
-          className={`min-h-[20px] hover:bg-paper2 ${number ? 'fig font-semibold' : 'text-left'} ${own ? 'border-b-4 border-double border-ink' : ''}`}
+          className={`min-h-[24px] min-w-[24px] hover:bg-paper2 ${number ? 'fig font-semibold' : 'text-left'} ${own ? 'border-b-4 border-double border-ink' : ''}`}
           onClick={() => open(cell)}
           aria-label={`${sheet.name}, ${column.name}: ${sheet.cells[column.id] ?? 'not held'} ${column.unit ?? ''}, ${own ? 'corrected here' : status}`}
         >

@@ -35,10 +35,18 @@ export function CandidateTable({
   onTake: (species: string) => void;
 }) {
   const { state, openWorking } = useOpenPlan();
-  const asked = useCandidates(state.plan, coverId);
+  const judged = state.evaluation?.covers.find((c) => c.id === coverId)?.judged ?? false;
+  const asked = useCandidates(state.plan, coverId, judged);
   const [all, setAll] = useState(false);
   const [find, setFind] = useState('');
   const list = asked.data;
+  if (!judged)
+    return (
+      <p className="mt-3 text-ink2 italic">
+        Candidates are judged once it is known where the field lies (step Field) and when the cover
+        grows: its dates, or a window.
+      </p>
+    );
   if (asked.isPending) return <p className="mt-3 italic">judging the species</p>;
   if (!list)
     return (

@@ -9,8 +9,9 @@ export type Wishes = Schemas['WishesEntry'];
 const asked = (plan: Plan, coverId: string) => ({ plan, asOf: today(), coverId });
 
 /** Species judged for a cover. What is asked again while it changes shows its last answer meanwhile. */
-export const useCandidates = (plan: Plan, coverId: string) =>
+export const useCandidates = (plan: Plan, coverId: string, judged: boolean) =>
   useQuery({
+    enabled: judged,
     queryKey: ['candidates', coverId, plan],
     gcTime: 0,
     retry: false,

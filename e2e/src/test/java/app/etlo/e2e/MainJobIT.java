@@ -202,7 +202,7 @@ class MainJobIT extends InBrowser {
         }
         close(cost, shown("Seed cost"), 0.5, "cost");
         assertThat(page.getByText("Large box").first()).isVisible();
-        assertThat(page.getByText("The share of the stand’s biomass comes with the simulation."))
+        assertThat(page.getByText(java.util.regex.Pattern.compile("live seeds? of (one|a) square metre")))
                 .isVisible();
     }
 

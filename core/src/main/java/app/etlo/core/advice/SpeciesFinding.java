@@ -1,11 +1,15 @@
 package app.etlo.core.advice;
 
+import app.etlo.core.mix.Component;
 import app.etlo.core.mix.Finding;
 import app.etlo.core.mix.Fitness;
 import app.etlo.core.working.Source;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** A reason against a species that stands in a mix all the same. One judgement for each reason of the candidates' list. */
@@ -41,17 +45,33 @@ final class SpeciesFinding extends Judgement {
 
     @Override
     public Stream<Note> judge(Situation s) {
-        return s.covers().stream()
-                .flatMap(c -> c.components().stream()
-                        .flatMap(x -> c.findings().getOrDefault(x.species().id(), List.<Finding>of()).stream()
-                                .filter(f -> f.rule().equals(rule))
-                                .map(f -> note(
-                                        c.id() + "/" + x.species().id(),
-                                        c.sown(),
-                                        x.species().name() + ": " + f.text() + ".",
-                                        List.of(f.text()),
-                                        f.excludes()
-                                                ? "another species; it may stay, and the note stays with it"
-                                                : "another species, date or way of ending"))));
+        return s.covers().stream().flatMap(this::ofCover);
+    }
+
+    /** Species of which the same is to be said share a note. */
+    private Stream<Note> ofCover(Situation.Cover c) {
+        Map<String, List<Component>> byText = new LinkedHashMap<>();
+        boolean excludes = false;
+        for (Component x : c.components()) {
+            for (Finding f : c.findings().getOrDefault(x.species().id(), List.of())) {
+                if (f.rule().equals(rule)) {
+                    excludes = f.excludes();
+                    byText.computeIfAbsent(f.text(), t -> new ArrayList<>()).add(x);
+                }
+            }
+        }
+        String wouldChange = excludes
+                ? "another species; it may stay, and the note stays with it"
+                : "another species, date or way of ending";
+        return byText.entrySet().stream().map(e -> {
+            String names = e.getValue().stream().map(x -> x.species().name()).collect(Collectors.joining(", "));
+            String text = e.getKey();
+            return note(
+                    c.id() + "/" + e.getValue().get(0).species().id(),
+                    c.sown(),
+                    names + ": " + text + (text.endsWith(".") ? "" : "."),
+                    List.of(names, text),
+                    wouldChange);
+        });
     }
 }

@@ -48,6 +48,10 @@ final class FitnessRules {
                     "harms-the-stock",
                     "cautions of chapters on forage; the veterinarian decides",
                     FitnessRules::harmsStock),
+            out(
+                    "same-crop-follows",
+                    "a crop after itself keeps its pests and volunteers",
+                    FitnessRules::sameCropFollows),
             out("plugs-drains", "taproots above shallow drains plug them", FitnessRules::plugsDrains),
             but(
                     "another-must-carry",
@@ -221,6 +225,18 @@ final class FitnessRules {
                         + harm.stream()
                                 .map(k -> k.name().toLowerCase(Locale.ROOT))
                                 .collect(Collectors.joining(", ")));
+    }
+
+    /** By the last word of the crop's name: corn, wheat, pea, sunflower. */
+    private static Optional<String> sameCropFollows(Case c) {
+        return c.place()
+                .next()
+                .filter(n -> {
+                    String[] words = n.crop().name().toLowerCase(Locale.ROOT).split(" ");
+                    return List.of(c.species().name().toLowerCase(Locale.ROOT).split("[ ()-]+"))
+                            .contains(words[words.length - 1]);
+                })
+                .map(n -> n.crop().name().toLowerCase(Locale.ROOT) + " follows, the same crop");
     }
 
     private static Optional<String> plugsDrains(Case c) {

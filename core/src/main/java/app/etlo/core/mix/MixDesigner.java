@@ -7,11 +7,13 @@ import app.etlo.core.mix.MixProgram.Row;
 import app.etlo.core.mix.MixProgram.Wish;
 import app.etlo.core.mix.MixSolver.Solution;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 
 /**
  * Proposes mixes. The programme is linear around the forecast: what a species yields per share depends on its rivals, so the
@@ -155,10 +157,15 @@ public final class MixDesigner {
         double to = Math.max(from, most.get().cost());
         for (int i = 0; i < points && !Thread.currentThread().isInterrupted(); i++) {
             double cap = from + (to - from) * i / (points - 1) + 1e-6;
-            propose(wishes.aimingAt(false).costing(cap), false).ifPresent(p -> {
-                found.add(p);
-                told.accept(p);
-            });
+            Optional<Proposal> best = propose(wishes.aimingAt(false).costing(cap), false);
+            // what served better for less money serves here too: competition is not linear
+            Optional<Proposal> before = found.isEmpty() ? Optional.empty() : Optional.of(found.get(found.size() - 1));
+            Stream.concat(before.stream(), best.stream())
+                    .max(Comparator.comparingDouble(Proposal::score))
+                    .ifPresent(p -> {
+                        found.add(p);
+                        told.accept(p);
+                    });
         }
         return found;
     }

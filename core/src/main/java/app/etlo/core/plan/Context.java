@@ -4,6 +4,7 @@ import app.etlo.core.knowledge.Correction;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.quantity.UnitSystem;
+import com.fasterxml.jackson.annotation.JsonInclude;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -22,7 +23,7 @@ public record Context(
         List<LotEntry> lots,
         Optional<WeatherEntry> weather,
         Optional<ForecastEntry> forecast,
-        List<Correction> corrections) {
+        @JsonInclude(JsonInclude.Include.NON_EMPTY) List<Correction> corrections) {
     public Context {
         corrections = corrections == null ? List.of() : List.copyOf(corrections);
         lots = lots == null ? List.of() : List.copyOf(lots);

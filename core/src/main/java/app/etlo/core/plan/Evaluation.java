@@ -118,6 +118,9 @@ public record Evaluation(
             boolean planting,
             String ratingFigure) {}
 
+    /**
+     * @param judged whether candidates can be judged: it is known where the field lies and when the cover grows
+     */
     public record CoverView(
             String id,
             String name,
@@ -129,7 +132,8 @@ public record Evaluation(
             List<BoxView> boxes,
             List<InoculantView> inoculants,
             Optional<String> windowId,
-            List<LatestView> latest) {}
+            List<LatestView> latest,
+            boolean judged) {}
 
     /** Latest useful sowing of one species: the last day from which 5, 8 and 9 years in 10 reach a useful stand. */
     public record LatestView(

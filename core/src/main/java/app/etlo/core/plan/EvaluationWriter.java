@@ -190,7 +190,8 @@ public final class EvaluationWriter {
                                 i.group(), i.species(), i.amountG().id()))
                         .toList(),
                 c.window().map(w -> w.id()),
-                c.useful().stream().map(EvaluationWriter::latest).toList());
+                c.useful().stream().map(EvaluationWriter::latest).toList(),
+                c.bench().isPresent());
     }
 
     private static RateView rate(SeedRate r, List<SeedBox> boxes) {

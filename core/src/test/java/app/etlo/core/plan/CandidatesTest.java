@@ -181,6 +181,7 @@ class CandidatesTest {
         assertThat(all.get(9).score()).isGreaterThan(all.get(0).score());
         for (int i = 1; i < 10; i++) {
             assertThat(all.get(i).cost()).isGreaterThanOrEqualTo(all.get(i - 1).cost() - 1e-6);
+            assertThat(all.get(i).score()).isGreaterThanOrEqualTo(all.get(i - 1).score());
         }
     }
 

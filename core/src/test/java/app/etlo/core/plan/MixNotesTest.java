@@ -229,6 +229,17 @@ class MixNotesTest {
     }
 
     @Test
+    void the_same_crop_follows_and_species_of_one_reason_share_a_note() {
+        mix("forage-corn", 50).speaks("mix-same-crop-follows", Weight.THINK);
+        mix("pearl-millet", 50).silent("mix-same-crop-follows");
+        method = "roller-crimper";
+        mix("sorghum-sudangrass", 20, "pearl-millet", 20);
+        assertThat(of("mix-another-must-carry").toList())
+                .singleElement()
+                .satisfies(n -> assertThat(n.text()).startsWith("Sorghum-sudangrass, Pearl millet: frost ends it"));
+    }
+
+    @Test
     void pests_slugs_people_and_shade() {
         mix("cereal-rye", 50).speaks("mix-hosts-a-pest", Weight.TIP);
         mix("phacelia", 50).silent("mix-hosts-a-pest");

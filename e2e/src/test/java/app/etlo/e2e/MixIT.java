@@ -1,0 +1,149 @@
+package app.etlo.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.SelectOption;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** Species compared and corrected, a mix proposed and taken, its seed held, a drill calibrated on a phone. */
+class MixIT extends InBrowser {
+    private Locator region(String name) {
+        return page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    @Test
+    void species_are_found_compared_and_corrected_and_the_correction_reaches_the_plan() {
+        demo();
+        page.navigate("/species");
+        type("Name, family, pest or caution", "vicia");
+        assertThat(page.getByRole(AriaRole.STATUS)).hasText(Pattern.compile("4 of \\d+ species"));
+        button("Put Hairy vetch beside").click();
+        assertThat(page.getByRole(AriaRole.COLUMNHEADER)).hasCount(3);
+        accessible("species side by side");
+        button("Hairy vetch, Full rate drilled: 25 kg/ha, from memory").click();
+        Locator sheet = page.getByRole(AriaRole.DIALOG);
+        assertThat(sheet).containsText("SARE");
+        sheet.getByLabel(Pattern.compile("^Value")).fill("900");
+        sheet.getByLabel(Pattern.compile("^Why")).fill("weighed in five fields");
+        button("Use this value").click();
+        assertThat(sheet).containsText("from 0.5 to 400 kg/ha");
+        // the refusal that was asked for
+        complaints.removeIf(c -> c.contains("/cells/rateKgHa"));
+        sheet.getByLabel(Pattern.compile("^Value")).fill("30");
+        button("Use this value").click();
+        assertThat(sheet).hasCount(0);
+        assertThat(page.locator("main")).containsText("weighed in five fields");
+        page.navigate("/fields/field-kettle-hollow/mix");
+        button(Pattern.compile("^Pure live seed rate, Hairy vetch")).first().click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("weighed in five fields");
+    }
+
+    private Locator button(Pattern name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    @Test
+    void a_mix_is_proposed_taken_and_put_beside_another() {
+        demo();
+        page.navigate("/fields/field-kettle-hollow/mix");
+        assertThat(region("Table of candidates")).containsText("Cereal rye");
+        Locator proposals = region("Proposals");
+        proposals
+                .getByLabel("Seed cost at most", new Locator.GetByLabelOptions().setExact(true))
+                .fill("40");
+        proposals
+                .getByLabel("Seed cost at most", new Locator.GetByLabelOptions().setExact(true))
+                .blur();
+        proposals.getByLabel("Species, least").fill("3");
+        proposals.getByLabel("Species, least").blur();
+        button("Propose").click();
+        assertThat(proposals).containsText("held back by");
+        button("Put it beside").click();
+        assertThat(region("Comparison")).containsText("proposed");
+        button("Cost against the aims").click();
+        assertThat(proposals.getByRole(
+                        AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("species, .* %$"))))
+                .hasCount(10);
+        accessible("mix with proposals");
+        button("make it the own").click();
+        saved();
+        assertThat(region("Comparison")).containsText("own mix before");
+        // wishes that cannot all hold are named
+        proposals
+                .getByLabel("Seed cost at most", new Locator.GetByLabelOptions().setExact(true))
+                .fill("1");
+        proposals
+                .getByLabel("Seed cost at most", new Locator.GetByLabelOptions().setExact(true))
+                .blur();
+        button("Propose").click();
+        assertThat(proposals).containsText("Nothing fits all of it");
+    }
+
+    @Test
+    void a_share_follows_the_hand_and_is_one_save() {
+        demo();
+        page.navigate("/fields/field-kettle-hollow/mix");
+        Locator slider = page.getByLabel("Winter triticale share, by hand");
+        String before = figure("Bulk rate, Winter triticale").textContent();
+        slider.focus();
+        for (int i = 0; i < 5; i++) {
+            page.keyboard().press("ArrowRight");
+        }
+        assertThat(slider).hasAttribute("aria-valuetext", "25 % of the full rate");
+        assertThat(figure("Bulk rate, Winter triticale")).not().hasText(before);
+        saved();
+        page.reload();
+        assertThat(page.getByLabel("Winter triticale share", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("25");
+    }
+
+    @Test
+    void seed_is_held_and_let_go() {
+        demo();
+        // a cover still to be sown, a lot of rye for it, and the store
+        page.navigate("/fields/field-whin-bank/mix");
+        field("Cereal rye lot").selectOption(new SelectOption().setIndex(1));
+        saved();
+        page.navigate("/seed-store");
+        Locator needs = region("Needs of the fields");
+        button("Hold seed for Whin Bank").click();
+        assertThat(needs.getByRole(AriaRole.ALERT)).containsText("kg free");
+        complaints.removeIf(c -> c.contains("/seed?"));
+        assertThat(page.getByText("To order")).isVisible();
+        accessible("seed store with needs");
+    }
+
+    @Test
+    void a_drill_is_calibrated_with_one_thumb() {
+        demo();
+        page.setViewportSize(390, 844);
+        page.navigate("/calibration");
+        type("Machine", "Yard drill");
+        type("Seed or stuff", "rye");
+        type("Working width", "3");
+        type("Distance", "50");
+        type("Setting now", "28");
+        type("It should deliver", "95");
+        page.getByLabel("Caught, all outlets", new Page.GetByLabelOptions().setExact(true))
+                .focus();
+        for (String key : "1180".split("")) {
+            button(key).click();
+        }
+        Locator answer = region("What it delivers");
+        assertThat(answer).containsText("21 % more is wanted");
+        button("Keep this catch").click();
+        assertThat(answer).containsText("kept");
+        accessible("calibration on a phone");
+        page.reload();
+        assertThat(page.getByLabel("Machine", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("Yard drill");
+        assertThat(page.getByText("Catches kept")).isVisible();
+        assertTrue(((Number) page.evaluate("document.documentElement.scrollWidth")).intValue() <= 390);
+    }
+}
