@@ -30,6 +30,7 @@ export function SowStep() {
   const p = sow?.params ?? {};
   const set = (change: typeof p) => session.change((d) => setParams(d, 'sow', cover.id, change));
   const seen = state.evaluation?.covers.find((c) => c.id === cover.id);
+  const late = state.evaluation?.figures[`sow/${cover.id}/lateness`];
   const name = (id: string) => knowledge.species.find((s) => s.id === id)?.name ?? id;
   return (
     <>
@@ -74,6 +75,20 @@ export function SowStep() {
       </div>
       {!sow && (
         <p className="mt-1 text-ink2 italic">Date the sowing first; the factors belong to it.</p>
+      )}
+      {late && (
+        <p className="mt-1 text-[13.5px]">
+          Later than useful: a factor of <FigureText id={late.id} /> is usual.{' '}
+          {p.lateness === undefined && (
+            <button
+              type="button"
+              className="link"
+              onClick={() => set({ lateness: Math.round(late.value * 100) / 100 })}
+            >
+              use it
+            </button>
+          )}
+        </p>
       )}
       <p className="mt-1 text-[13px] text-ink2">
         The factors multiply the drilled rate; each shows in the working of the rate. A

@@ -68,6 +68,17 @@ function Span({
   );
 }
 
+/** The bounds with one of them changed, or taken out when it is empty; undefined when none is left. */
+export function without(
+  bounds: Record<string, Bounds> | undefined,
+  key: string,
+  to: Bounds | undefined,
+): Record<string, Bounds> | undefined {
+  const rest = Object.fromEntries(Object.entries(bounds ?? {}).filter(([k]) => k !== key));
+  const next = to ? { ...rest, [key]: to } : rest;
+  return Object.keys(next).length > 0 ? next : undefined;
+}
+
 /** What a proposed mix must keep to; the fewer wishes, the more it can do. */
 function WishForm({
   wishes,
@@ -80,7 +91,7 @@ function WishForm({
   aims: Schemas['AimView'][];
   problems: Problem[];
 }) {
-  const { farm, us } = useOpenPlan();
+  const { farm, us, knowledge } = useOpenPlan();
   const [group, setGroup] = useState('');
   const at = (p: string) => problemAt(problems, `/wishes/${p}`);
   return (
@@ -195,6 +206,48 @@ function WishForm({
         >
           {g.replace('-', ' ')} ×
         </button>
+      ))}
+      <SelectField
+        label="Bound the share of"
+        value=""
+        empty="choose a species or group"
+        options={[
+          ...GROUPS.filter((g) => !wishes.groupShares?.[g.id]).map((g) => ({
+            id: `group/${g.id}`,
+            name: g.name,
+            under: 'groups',
+          })),
+          ...knowledge.species
+            .filter((s) => !wishes.speciesShares?.[s.id])
+            .map((s) => ({ id: s.id, name: s.name, under: 'species' })),
+        ]}
+        onChange={(v) => {
+          if (v.startsWith('group/')) {
+            set({ groupShares: { ...wishes.groupShares, [v.slice(6)]: { most: 100 } } });
+          } else if (v) {
+            set({ speciesShares: { ...wishes.speciesShares, [v]: { least: 5 } } });
+          }
+        }}
+      />
+      {Object.entries(wishes.groupShares ?? {}).map(([g, b]) => (
+        <Span
+          key={g}
+          label={`${g.replace('-', ' ')}, together`}
+          max={300}
+          suffix="% of full rate"
+          value={b}
+          onChange={(to) => set({ groupShares: without(wishes.groupShares, g, to) })}
+        />
+      ))}
+      {Object.entries(wishes.speciesShares ?? {}).map(([s, b]) => (
+        <Span
+          key={s}
+          label={knowledge.species.find((x) => x.id === s)?.name ?? s}
+          max={300}
+          suffix="% of full rate"
+          value={b}
+          onChange={(to) => set({ speciesShares: without(wishes.speciesShares, s, to) })}
+        />
       ))}
       <label className="flex min-h-[28px] items-center gap-2 text-[13.5px]">
         <input

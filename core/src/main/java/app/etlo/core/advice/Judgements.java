@@ -51,7 +51,8 @@ public final class Judgements {
             new DepthsApart(),
             new HarmsStock(),
             new SeedForMulch(),
-            new ProgrammeAsked());
+            new ProgrammeAsked(),
+            new LargeSeedOnSurface());
     private static final List<Judgement> ALL =
             Stream.concat(OWN.stream(), SpeciesFinding.all().stream()).toList();
 

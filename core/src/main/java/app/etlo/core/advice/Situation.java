@@ -83,8 +83,14 @@ public record Situation(
      * @param cautions of species that harm the stock kept here, by species
      * @param purpose factor on the rates for a dense mulch
      * @param programmes names of programmes the field is in
+     * @param onSurface whether the seed stays lying on the ground
      */
-    public record MixUse(boolean fed, Map<String, List<Caution>> cautions, double purpose, List<String> programmes) {}
+    public record MixUse(
+            boolean fed,
+            Map<String, List<Caution>> cautions,
+            double purpose,
+            List<String> programmes,
+            boolean onSurface) {}
 
     /**
      * A number as typed.

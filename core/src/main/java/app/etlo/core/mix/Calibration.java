@@ -162,8 +162,14 @@ public final class Calibration {
      *
      * @param changePercent by how much more, or less, it must deliver; empty without a target
      * @param nextSetting to try next; empty without a target and a setting
+     * @param wantedCatch what must be caught or counted in the same test, in the unit of the first measure; empty without a
+     *     target
      */
-    public record Result(Figure delivered, Optional<Double> changePercent, Optional<Double> nextSetting) {}
+    public record Result(
+            Figure delivered,
+            Optional<Double> changePercent,
+            Optional<Double> nextSetting,
+            Optional<Double> wantedCatch) {}
 
     private Calibration() {}
 
@@ -196,7 +202,8 @@ public final class Calibration {
             all.add(new Caught(s, delivered.middle()));
             return nextSetting(all, w);
         }));
-        return new Result(delivered, change, next);
+        Optional<Double> wantedCatch = wanted.map(w -> inputs.get(0).value().middle() * w / delivered.middle());
+        return new Result(delivered, change, next, wantedCatch);
     }
 
     /**

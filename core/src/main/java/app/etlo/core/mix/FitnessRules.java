@@ -72,6 +72,7 @@ final class FitnessRules {
                     FitnessRules::allelopathic),
             but("for-experts", "readiness: expert species want a first small area", FitnessRules::forExperts),
             but("feeds-slugs", "brassicas and clovers keep slugs", FitnessRules::feedsSlugs),
+            but("no-machine-for-it", "the machines entered of the farm", FitnessRules::noMachine),
             but("dear", "usual price times the full rate", FitnessRules::dear),
             but("rarely-useful", "degree days to a useful stand", FitnessRules::rarelyUseful),
             but("shaded-out", "sown into a standing crop it must bear shade", FitnessRules::shadedOut),
@@ -305,6 +306,24 @@ final class FitnessRules {
                                 .filter(n -> n.crop().growing().sharedPests().contains("slugs"))
                                 .isPresent(),
                 "a favourite of slugs, ahead of a crop they eat");
+    }
+
+    /** Small seed wants a drill, or a spreader; speaks only where machines are entered. */
+    private static Optional<String> noMachine(Case c) {
+        List<String> machines = c.place().machines();
+        if (machines.isEmpty()) {
+            return Optional.empty();
+        }
+        boolean rolled =
+                c.place().end().filter(e -> e.method().contains("roll")).isPresent();
+        if (rolled
+                && !machines.contains("roller-crimper")
+                && c.species().use().kill().rolledFlowering() > WELL_KILLED) {
+            return Optional.of("to be rolled, and no roller-crimper is entered");
+        }
+        return when(
+                SeedBox.isSmall(c.species()) && !machines.contains("drill") && !machines.contains("spreader"),
+                "small seed, and neither drill nor spreader is entered");
     }
 
     private static Optional<String> dear(Case c) {

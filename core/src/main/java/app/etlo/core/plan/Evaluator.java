@@ -10,6 +10,7 @@ import app.etlo.core.field.SoilWaterLimits;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.Component;
+import app.etlo.core.mix.LateSowing;
 import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.SeedLot;
 import app.etlo.core.mix.Sowing;
@@ -261,6 +262,7 @@ public final class Evaluator {
             List<UsefulSowing> useful = planWindows.useful(
                     entry.id(), components.stream().map(Component::species).toList(), window);
             useful.forEach(u -> keep(u.figure()));
+            keep(sown.flatMap(d -> LateSowing.factor("sow/" + entry.id() + "/lateness", d, useful)));
             Optional<MixBench> bench = MixBench.of(
                     context.field(),
                     entry,
@@ -294,6 +296,7 @@ public final class Evaluator {
                             components,
                             end,
                             sowing(entry).purpose(),
+                            sowing(entry).method().id(),
                             knowledge));
         }
 

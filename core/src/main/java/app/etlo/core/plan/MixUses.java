@@ -11,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** How a cover's mix is meant: whether stock eats it, and what of it would harm them. */
 final class MixUses {
@@ -22,6 +23,7 @@ final class MixUses {
             List<Component> components,
             Optional<Termination> end,
             double purpose,
+            String method,
             Knowledge knowledge) {
         boolean fed = cover.aims().orElse(List.of()).contains("feed-stock")
                 || end.filter(e -> e.method().id().equals("graze")).isPresent();
@@ -39,6 +41,7 @@ final class MixUses {
                 purpose,
                 field.programmes().orElse(List.of()).stream()
                         .map(FieldEntry.Programme::name)
-                        .toList());
+                        .toList(),
+                Set.of("broadcast", "flown").contains(method));
     }
 }

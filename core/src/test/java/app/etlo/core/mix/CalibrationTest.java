@@ -63,6 +63,17 @@ class CalibrationTest {
         assertThat(perAcre).isCloseTo(20_000, within(30.0));
     }
 
+    @Test
+    void and_back_from_a_population_to_seeds_in_the_row() {
+        var r = Calibration.of(
+                Kind.PLANTER_ROW,
+                Map.of("seeds", q(1, Unit.COUNT), "length", q(1, Unit.FOOT), "row", q(76, Unit.INCH)),
+                Optional.empty(),
+                Optional.of(q(20_000, Unit.PER_AC)),
+                List.of());
+        assertThat(r.wantedCatch()).hasValueSatisfying(n -> assertThat(n).isCloseTo(2.91, within(0.005)));
+    }
+
     /** A hundredth of a hectare: 10 m wide, 10 m far; a kilogram caught is a hundred a hectare. */
     @Test
     void a_drill_over_a_distance_or_by_turns() {

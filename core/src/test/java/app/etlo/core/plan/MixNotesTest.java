@@ -170,6 +170,29 @@ class MixNotesTest {
     }
 
     @Test
+    void large_seed_on_the_surface() {
+        sowing = "\"method\":\"broadcast\"";
+        mix("faba-bean", 50).speaks("large-seed-on-surface", Weight.THINK);
+        mix("crimson-clover", 50).silent("large-seed-on-surface");
+        sowing = "\"method\":\"broadcast-incorporated\"";
+        mix("faba-bean", 50).silent("large-seed-on-surface");
+    }
+
+    @Test
+    void machines_that_are_not_there() {
+        method = "roller-crimper";
+        field = FIELD + ",\"equipment\":[{\"name\":\"Old drill\",\"kind\":\"drill\"}]";
+        mix("cereal-rye", 50).speaks("mix-no-machine-for-it", Weight.TIP);
+        field = FIELD
+                + ",\"equipment\":[{\"name\":\"Old drill\",\"kind\":\"drill\"},{\"name\":\"R\",\"kind\":\"roller-crimper\"}]";
+        silent("mix-no-machine-for-it");
+        field = FIELD + ",\"equipment\":[{\"name\":\"R\",\"kind\":\"roller-crimper\"}]";
+        mix("white-clover", 50).speaks("mix-no-machine-for-it", Weight.TIP);
+        field = FIELD;
+        silent("mix-no-machine-for-it");
+    }
+
+    @Test
     void a_programme_is_asked() {
         field = FIELD + ",\"programmes\":[{\"name\":\"Clean Brook\"}]";
         mix("cereal-rye", 100).speaks("programme-asked", Weight.TIP);

@@ -195,7 +195,7 @@ class CalibrationController {
                 shown.symbol(),
                 r.changePercent(),
                 r.nextSetting(),
-                say(r),
+                say(kind, r),
                 r.delivered().working().expression(),
                 r.delivered().working().inputs().stream()
                         .map(CalibrationController::step)
@@ -210,11 +210,15 @@ class CalibrationController {
                 i.unit().symbol());
     }
 
-    private static String say(Calibration.Result r) {
+    private static String say(Kind kind, Calibration.Result r) {
         if (r.changePercent().isEmpty()) {
             return "Type what it should deliver to see by how much to open or close.";
         }
         double c = r.changePercent().get();
+        Measure first = kind.measures().get(0);
+        String wanted = " Wanted: " + Shown.significant(r.wantedCatch().orElseThrow()) + " "
+                + unit(first).map(Unit::symbol).orElse(first.name().toLowerCase(java.util.Locale.ROOT))
+                + " in this test.";
         String next = r.nextSetting()
                 .map(s -> " Try setting " + Math.round(s * 10) / 10.0 + " and catch again.")
                 .orElse("");
@@ -222,7 +226,7 @@ class CalibrationController {
             return "Within 2 % of what is wanted: leave it.";
         }
         return (c > 0 ? "Open: " : "Close: ") + Math.round(Math.abs(c)) + " % " + (c > 0 ? "more" : "less")
-                + " is wanted." + next;
+                + " is wanted." + next + wanted;
     }
 
     private static Quantity quantity(Measured m, Measure of) {
