@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 
 import { steps } from './FrontierChart';
-import { without } from './Proposals';
+import { without } from './WishForm';
 
 describe('bounds of a proposal', () => {
   it('are changed or taken out one by one', () => {

@@ -1,0 +1,251 @@
+import { useState } from 'react';
+
+import type { Problem, Schemas, UnitSymbol } from '../../api/client';
+import { useOpenPlan } from '../../plan/context';
+import { tidy } from '../../plan/edit';
+import { GROUPS } from '../../ui/GroupMark';
+import { NumberField, problemAt, QuantityField, SelectField } from '../../ui/inputs';
+import type { Wishes } from './asked';
+
+type Bounds = Schemas['Bounds'];
+
+function Span({
+  label,
+  value,
+  onChange,
+  max,
+  suffix,
+  problem,
+}: {
+  label: string;
+  value: Bounds | undefined;
+  onChange: (b: Bounds | undefined) => void;
+  max: number;
+  suffix?: string;
+  problem?: string;
+}) {
+  const set = (change: Bounds) => {
+    const b = tidy({ ...value, ...change });
+    onChange(b.least === undefined && b.most === undefined ? undefined : b);
+  };
+  return (
+    <fieldset>
+      <legend className="text-[13px] text-ink2">{label}</legend>
+      <span className="flex items-center gap-1">
+        <NumberField
+          hideLabel
+          label={`${label}, least`}
+          width="w-12"
+          max={max}
+          value={value?.least}
+          onChange={(v) => set({ least: v })}
+        />
+        <span className="text-ink2">to</span>
+        <NumberField
+          hideLabel
+          label={`${label}, most`}
+          width="w-12"
+          max={max}
+          value={value?.most}
+          onChange={(v) => set({ most: v })}
+          problem={problem}
+        />
+        <span className="fig text-[12px] text-ink2">{suffix}</span>
+      </span>
+    </fieldset>
+  );
+}
+
+/** The bounds with one of them changed, or taken out when it is empty; undefined when none is left. */
+export function without(
+  bounds: Record<string, Bounds> | undefined,
+  key: string,
+  to: Bounds | undefined,
+): Record<string, Bounds> | undefined {
+  const rest = Object.fromEntries(Object.entries(bounds ?? {}).filter(([k]) => k !== key));
+  const next = to ? { ...rest, [key]: to } : rest;
+  return Object.keys(next).length > 0 ? next : undefined;
+}
+
+/** What a proposed mix must keep to; the fewer wishes, the more it can do. */
+export function WishForm({
+  wishes,
+  set,
+  aims,
+  problems,
+}: {
+  wishes: Wishes;
+  set: (change: Wishes) => void;
+  aims: Schemas['AimView'][];
+  problems: Problem[];
+}) {
+  const { farm, us, knowledge } = useOpenPlan();
+  const [group, setGroup] = useState('');
+  const at = (p: string) => problemAt(problems, `/wishes/${p}`);
+  return (
+    <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
+      <SelectField
+        label="Look for"
+        value={wishes.goal ?? 'serve'}
+        options={[
+          { id: 'serve', name: 'the most for the aims' },
+          { id: 'cheapest', name: 'the least cost that reaches the minimums' },
+        ]}
+        onChange={(goal) => set({ goal })}
+      />
+      <QuantityField
+        label="Seed cost at most"
+        value={wishes.cost}
+        units={us ? ['¤/ac', '¤/ha'] : ['¤/ha', '¤/ac']}
+        currency={farm.currency}
+        onChange={(cost) => set({ cost })}
+        problem={at('cost')}
+      />
+      {aims.map((a) => (
+        <NumberField
+          key={a.id}
+          label={`${a.name}, at least`}
+          value={wishes.aims?.[a.id]?.value}
+          min={-1e6}
+          suffix={<span className="fig text-[12px] text-ink2">{a.unit}</span>}
+          onChange={(v) =>
+            set({
+              aims: tidy({
+                ...wishes.aims,
+                [a.id]: v === undefined ? undefined : { value: v, unit: a.unit as UnitSymbol },
+              }) as Wishes['aims'],
+            })
+          }
+          problem={at(`aims/${a.id}`)}
+        />
+      ))}
+      <Span
+        label="Species"
+        max={10}
+        value={wishes.species}
+        onChange={(species) => set({ species })}
+        problem={at('species')}
+      />
+      <Span
+        label="Live seeds"
+        max={5000}
+        suffix="/m2"
+        value={wishes.seedsM2}
+        onChange={(seedsM2) => set({ seedsM2 })}
+      />
+      <Span
+        label="Sum of shares"
+        max={300}
+        suffix="%"
+        value={wishes.totalPercent}
+        onChange={(totalPercent) => set({ totalPercent })}
+      />
+      <Span
+        label="C:N at the end"
+        max={150}
+        value={wishes.carbonToNitrogen}
+        onChange={(carbonToNitrogen) => set({ carbonToNitrogen })}
+      />
+      <Span
+        label="Legumes of the dry tops"
+        max={100}
+        suffix="%"
+        value={wishes.legumePercent}
+        onChange={(legumePercent) => set({ legumePercent })}
+      />
+      <Span
+        label="Winterkilled of the dry tops"
+        max={100}
+        suffix="%"
+        value={wishes.winterkilledPercent}
+        onChange={(winterkilledPercent) => set({ winterkilledPercent })}
+      />
+      <SelectField
+        label="Drill boxes"
+        value={String(wishes.boxes ?? 2)}
+        options={[
+          { id: '2', name: 'two' },
+          { id: '1', name: 'one' },
+        ]}
+        onChange={(v) => set({ boxes: Number(v) })}
+      />
+      <SelectField
+        label="Must hold a species of"
+        value={group}
+        empty="choose a group"
+        options={GROUPS.filter((g) => !wishes.groups?.[g.id])}
+        onChange={(g) => {
+          setGroup('');
+          if (g) set({ groups: { ...wishes.groups, [g]: 1 } });
+        }}
+      />
+      {Object.keys(wishes.groups ?? {}).map((g) => (
+        <button
+          key={g}
+          type="button"
+          className="link min-h-[28px] text-[13px]"
+          aria-label={`No longer ask for ${g.replace('-', ' ')}`}
+          onClick={() => {
+            const rest = Object.fromEntries(
+              Object.entries(wishes.groups ?? {}).filter(([k]) => k !== g),
+            );
+            set({ groups: Object.keys(rest).length > 0 ? rest : undefined });
+          }}
+        >
+          {g.replace('-', ' ')} ×
+        </button>
+      ))}
+      <SelectField
+        label="Bound the share of"
+        value=""
+        empty="choose a species or group"
+        options={[
+          ...GROUPS.filter((g) => !wishes.groupShares?.[g.id]).map((g) => ({
+            id: `group/${g.id}`,
+            name: g.name,
+            under: 'groups',
+          })),
+          ...knowledge.species
+            .filter((s) => !wishes.speciesShares?.[s.id])
+            .map((s) => ({ id: s.id, name: s.name, under: 'species' })),
+        ]}
+        onChange={(v) => {
+          if (v.startsWith('group/')) {
+            set({ groupShares: { ...wishes.groupShares, [v.slice(6)]: { most: 100 } } });
+          } else if (v) {
+            set({ speciesShares: { ...wishes.speciesShares, [v]: { least: 5 } } });
+          }
+        }}
+      />
+      {Object.entries(wishes.groupShares ?? {}).map(([g, b]) => (
+        <Span
+          key={g}
+          label={`${g.replace('-', ' ')}, together`}
+          max={300}
+          suffix="% of full rate"
+          value={b}
+          onChange={(to) => set({ groupShares: without(wishes.groupShares, g, to) })}
+        />
+      ))}
+      {Object.entries(wishes.speciesShares ?? {}).map(([s, b]) => (
+        <Span
+          key={s}
+          label={knowledge.species.find((x) => x.id === s)?.name ?? s}
+          max={300}
+          suffix="% of full rate"
+          value={b}
+          onChange={(to) => set({ speciesShares: without(wishes.speciesShares, s, to) })}
+        />
+      ))}
+      <label className="flex min-h-[28px] items-center gap-2 text-[13.5px]">
+        <input
+          type="checkbox"
+          className="size-4 min-h-0"
+          checked={wishes.stockFirst ?? false}
+          onChange={(e) => set({ stockFirst: e.target.checked || undefined })}
+        />
+        seed in store first
+      </label>
+    </div>
+  );
+}
