@@ -43,6 +43,14 @@ class ViewsIT extends InBrowser {
         assertThat(page.getByText("TR 3")).isVisible();
         fits("seed store");
         accessible("seed store");
+        page.navigate("/species");
+        assertThat(page.getByText("66 of 66 species")).isVisible();
+        fits("species");
+        accessible("species");
+        page.navigate("/calibration");
+        assertThat(page.getByText("Drill, driven or pushed").first()).isAttached();
+        fits("calibration");
+        accessible("calibration");
         page.navigate("/weather?at=tarrow-ridge");
         assertThat(page.getByText("Field-work days")).isVisible();
         fits("weather");
