@@ -120,7 +120,7 @@ export function CandidateTable({
                   <td key={f.id} className="fig px-1">
                     <button
                       type="button"
-                      className={`origin-${f.origin} min-h-[20px] hover:bg-paper2`}
+                      className={`origin-${f.origin} min-h-[24px] min-w-[24px] hover:bg-paper2`}
                       aria-label={`${f.label} ${f.text} ${f.unit}: open the working`}
                       title={f.low ? `${f.low} to ${f.high}` : undefined}
                       onClick={() => openWorking(f.id)}
