@@ -64,10 +64,6 @@ public final class SpeciesSheets {
                 .flatMap(s -> s.rowOf(column).optional(column));
     }
 
-    public Source shippedSource(String species, String column) {
-        return sheets.get(species).sources().get(column);
-    }
-
     /**
      * A species made of its cells, with the corrections of this species among those given.
      *

@@ -61,10 +61,6 @@ public record MixProgram(List<MixItem> items, double[] goal, double[] upper, boo
         return goal.length;
     }
 
-    public double share(double[] columns, int item) {
-        return columns[item];
-    }
-
     /** Money per ha of a solution, what comes from stock left out. */
     public double cost(double[] columns) {
         double sum = 0;
