@@ -104,7 +104,7 @@ class MixIT extends InBrowser {
     }
 
     @Test
-    void seed_is_held_and_let_go() {
+    void seed_that_is_not_there_is_not_held_and_stands_on_the_order_list() {
         demo();
         // a cover still to be sown, a lot of rye for it, and the store
         page.navigate("/fields/field-whin-bank/mix");
