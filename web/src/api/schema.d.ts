@@ -1503,6 +1503,7 @@ export interface components {
             layers?: components["schemas"]["Layer"][];
             livestock?: string;
             name: string;
+            noxiousList?: string;
             /** Format: double */
             organicMatterPercent?: number;
             panDepth?: components["schemas"]["Quantity"];
@@ -2002,10 +2003,12 @@ export interface components {
             /** Format: double */
             lateness?: number;
             method?: string;
+            openerSpread?: components["schemas"]["Quantity"];
             operation?: string;
             /** Format: double */
             purpose?: number;
             rowWidth?: components["schemas"]["Quantity"];
+            seedPlaced?: components["schemas"]["Quantity"];
             /** Format: double */
             seedbed?: number;
             /** Format: double */

@@ -31,6 +31,8 @@ export function SowStep() {
   const set = (change: typeof p) => session.change((d) => setParams(d, 'sow', cover.id, change));
   const seen = state.evaluation?.covers.find((c) => c.id === cover.id);
   const late = state.evaluation?.figures[`sow/${cover.id}/lateness`];
+  const seedPlaced = state.evaluation?.figures[`sow/${cover.id}/seedPlacedLimit`];
+  const dry = state.evaluation?.figures[`sow/${cover.id}/dryPercent`];
   const name = (id: string) => knowledge.species.find((s) => s.id === id)?.name ?? id;
   return (
     <>
@@ -144,7 +146,45 @@ export function SowStep() {
           onChange={(q) => set({ speed: q })}
           problem={problemAt(state.problems, `${at}/speed`)}
         />
+        <QuantityField
+          label="N and K₂O with the seed"
+          value={p.seedPlaced}
+          units={us ? ['lb/ac', 'kg/ha'] : ['kg/ha', 'lb/ac']}
+          disabled={!sow}
+          onChange={(q) => set({ seedPlaced: q })}
+          problem={problemAt(state.problems, `${at}/seedPlaced`)}
+        />
+        <QuantityField
+          label="Opener spreads"
+          value={p.openerSpread}
+          units={us ? ['in', 'cm'] : ['cm', 'in']}
+          placeholder={us ? '1' : '2.5'}
+          disabled={!sow}
+          onChange={(q) => set({ openerSpread: q })}
+          problem={problemAt(state.problems, `${at}/openerSpread`)}
+        />
+        <QuantityField
+          label="Row width"
+          value={p.rowWidth}
+          units={us ? ['in', 'cm'] : ['cm', 'in']}
+          placeholder={us ? '7.5' : '19'}
+          disabled={!sow}
+          onChange={(q) => set({ rowWidth: q })}
+          problem={problemAt(state.problems, `${at}/rowWidth`)}
+        />
       </div>
+      {seedPlaced && (
+        <p className="mt-1 text-[13.5px]">
+          With the seed at most <FigureText id={seedPlaced.id} /> of N and K₂O together; half of it
+          in dry or sandy soil or with small seed.
+        </p>
+      )}
+      {dry && (
+        <p className="mt-1 text-[13.5px]">
+          Share of the weather years without a wetting rain in the ten days after sowing:{' '}
+          <FigureText id={dry.id} />.
+        </p>
+      )}
       <table className="mt-2 w-full max-w-[860px]">
         <thead>
           <tr className="border-b border-ink text-left text-[12.5px]">

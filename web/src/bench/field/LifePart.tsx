@@ -90,6 +90,18 @@ export function LifePart({ field, change, problems }: PartProps) {
         ]}
         onChange={(residuals) => change({ residuals })}
       />
+      <div className={ROW}>
+        <KeptText
+          label="Plants the law lists as noxious, between ;"
+          value={field.noxiousList}
+          problem={problemAt(problems, '/noxiousList')}
+          onChange={(v) => change({ noxiousList: v })}
+        />
+      </div>
+      <p className="text-[12.5px] text-ink2 italic">
+        Species and the weeds on seed tags are compared with this list. Etlo keeps none of its own:
+        copy it from the law in force here.
+      </p>
       <p className="text-[12.5px] text-ink2 italic">
         The interval is the label’s, for what is sown next; Etlo knows none of its own.
       </p>

@@ -119,6 +119,82 @@ class MixIT extends InBrowser {
         accessible("seed store with needs");
     }
 
+    private void wish(String label, String value) {
+        Locator field = region("Proposals").getByLabel(label, new Locator.GetByLabelOptions().setExact(true));
+        field.fill(value);
+        field.blur();
+    }
+
+    @Test
+    void from_an_empty_practice_to_a_mix_proposed_and_seen_in_a_second_tab() {
+        newPractice();
+        button("New farm").click();
+        type("Name of the farm", "Vale");
+        button("Make the farm").click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
+        button("New field").click();
+        type("Name of the field", "Long Acre");
+        type("or its area", "14");
+        type("Latitude, ° north (for its weather; south below 0)", "43");
+        button("Make the field").click();
+        assertThat(page.locator("h1")).hasText("Long Acre");
+        step("Rotation");
+        for (String[] crop : new String[][] {
+            {"Winter barley", "2 Oct 2026", "10 July 2027"}, {"Grain corn", "12 May 2028", "15 Oct 2028"}
+        }) {
+            choose("Next cash crop", crop[0]);
+            button("Add crop").click();
+            type(crop[0] + " planted", crop[1]);
+            type(crop[0] + " harvested", crop[2]);
+        }
+        step("Aims");
+        button("Put a cover ahead of grain corn").click();
+        button("+ Fix nitrogen").click();
+        step("Sow");
+        type("Cover sown", "12 Aug 2027");
+        step("End");
+        type("Cover ended", "28 Apr 2028");
+        choose("How", "Burndown herbicide");
+        saved();
+        step("Mix");
+        assertThat(region("Table of candidates")).containsText("Hairy vetch");
+        wish("Species, least", "2");
+        wish("Species, most", "3");
+        button("Propose").click();
+        button("Put it beside").click();
+        button("make it the own").click();
+        saved();
+        Page second = listened(context.newPage());
+        second.navigate(page.url());
+        String slider = "input[type=range]";
+        assertThat(second.locator(slider).first()).isVisible();
+        second.locator(slider).first().focus();
+        second.keyboard().press("ArrowRight");
+        assertThat(second.getByRole(AriaRole.STATUS).first()).hasText("saved");
+        String share = second.locator(slider).first().getAttribute("aria-valuetext");
+        // the first tab is behind; back and forward in it show what is kept
+        page.goBack();
+        assertThat(page.locator("main h2").first()).hasText("End");
+        page.reload();
+        page.goForward();
+        assertThat(page.locator(slider).first()).hasAttribute("aria-valuetext", share);
+        listedPlant();
+    }
+
+    /** A species that the law lists is told of as soon as the list is typed. */
+    private void listedPlant() {
+        String first = page.locator("input[type=range]").first().getAttribute("aria-label");
+        String species = first.replace(" share, by hand", "");
+        step("Field");
+        page.getByText("Weeds, pests, stock, history").click();
+        type("Plants the law lists as noxious, between ;", "wild oat; " + species);
+        assertThat(page.getByText("field saved")).isVisible();
+        step("Mix");
+        assertThat(page.getByText(species + ": is on the list of noxious plants")
+                        .first())
+                .isVisible();
+    }
+
     @Test
     void a_drill_is_calibrated_with_one_thumb() {
         demo();

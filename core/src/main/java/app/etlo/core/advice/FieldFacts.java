@@ -8,13 +8,19 @@ import java.util.Optional;
  * What the adviser entered of a field that judgements look at.
  *
  * @param residuals herbicides that may still act
+ * @param noxious names that the law in force lists, as typed, lower case
  */
 public record FieldFacts(
-        List<Weed> weeds, List<Residual> residuals, Optional<LocalDate> newestSoilTest, Optional<String> drainage) {
+        List<Weed> weeds,
+        List<Residual> residuals,
+        Optional<LocalDate> newestSoilTest,
+        Optional<String> drainage,
+        List<String> noxious) {
 
     public FieldFacts {
         weeds = List.copyOf(weeds);
         residuals = List.copyOf(residuals);
+        noxious = List.copyOf(noxious);
     }
 
     /**

@@ -52,7 +52,12 @@ public final class Judgements {
             new HarmsStock(),
             new SeedForMulch(),
             new ProgrammeAsked(),
-            new LargeSeedOnSurface());
+            new LargeSeedOnSurface(),
+            new SeedbedCold(),
+            new SeedbedDry(),
+            new FlownOffLeafDrop(),
+            new FertiliserBesideSeed(),
+            new RowZoneStaysGreen());
     private static final List<Judgement> ALL =
             Stream.concat(OWN.stream(), SpeciesFinding.all().stream()).toList();
 

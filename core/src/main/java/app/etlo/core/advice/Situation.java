@@ -8,6 +8,7 @@ import app.etlo.core.mix.Component;
 import app.etlo.core.mix.Finding;
 import app.etlo.core.mix.LatestSowing;
 import app.etlo.core.mix.MixOutlook;
+import app.etlo.core.mix.Seedbed;
 import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.nitrogen.CoverCredit;
 import app.etlo.core.quantity.PlausibleSpan;
@@ -20,6 +21,7 @@ import app.etlo.core.rotation.Window;
 import app.etlo.core.termination.Stand;
 import app.etlo.core.termination.Termination;
 import app.etlo.core.tillage.Pass;
+import app.etlo.core.working.Figure;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -60,6 +62,7 @@ public record Situation(
      * A cover in its place.
      *
      * @param next the cash crop that follows it
+     * @param aliveAtEnd share of the years, 0 to 1, in which a species lives at the end, by species
      */
     public record Cover(
             String id,
@@ -74,6 +77,8 @@ public record Situation(
             List<UsefulSowing> useful,
             Optional<MixOutlook> outlook,
             Map<String, List<Finding>> findings,
+            Optional<Seedbed> seedbed,
+            Map<String, Double> aliveAtEnd,
             MixUse use) {}
 
     /**
@@ -84,13 +89,26 @@ public record Situation(
      * @param purpose factor on the rates for a dense mulch
      * @param programmes names of programmes the field is in
      * @param onSurface whether the seed stays lying on the ground
+     * @param flown whether it is flown on
+     * @param standing the crop it is sown into
      */
     public record MixUse(
             boolean fed,
             Map<String, List<Caution>> cautions,
             double purpose,
             List<String> programmes,
-            boolean onSurface) {}
+            boolean onSurface,
+            boolean flown,
+            Optional<CropInTime> standing,
+            Optional<SeedFertiliser> fertiliser) {}
+
+    /**
+     * Nitrogen and potash with the seed.
+     *
+     * @param kgHa N and K2O together, as typed
+     * @param limit what the seed bears
+     */
+    public record SeedFertiliser(double kgHa, Figure limit) {}
 
     /**
      * A number as typed.

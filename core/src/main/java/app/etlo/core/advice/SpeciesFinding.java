@@ -24,6 +24,8 @@ final class SpeciesFinding extends Judgement {
             "winterkill-unsure", Weight.THINK,
             "volunteers-in-grain", Weight.THINK);
 
+    private static final String LISTED = "on-noxious-list";
+
     private final String rule;
 
     private SpeciesFinding(String rule, Weight weight, String speaks, Source source) {
@@ -36,7 +38,9 @@ final class SpeciesFinding extends Judgement {
                 .filter(r -> !TOLD_ELSEWHERE.contains(r.name()))
                 .<Judgement>map(r -> new SpeciesFinding(
                         r.name(),
-                        r.excludes() ? Weight.THINK : WEIGHTS.getOrDefault(r.name(), Weight.TIP),
+                        r.name().equals(LISTED)
+                                ? Weight.STOP
+                                : r.excludes() ? Weight.THINK : WEIGHTS.getOrDefault(r.name(), Weight.TIP),
                         "a species of the mix is " + (r.excludes() ? "left out of" : "in doubt among")
                                 + " the candidates: " + r.name().replace('-', ' '),
                         r.source()))

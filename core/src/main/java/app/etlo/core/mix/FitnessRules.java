@@ -42,6 +42,7 @@ final class FitnessRules {
             out("ph-outside", "pH range of handbooks", FitnessRules::phOutside),
             out("drowns", "tolerance of wet soil in handbooks", FitnessRules::drowns),
             out("residual-herbicide", "the label's interval as typed rules", FitnessRules::residual),
+            out("on-noxious-list", "the list of the law as typed; the law in force rules", FitnessRules::onNoxiousList),
             out("cannot-be-ended", "organic rules allow no herbicide as a second tool", FitnessRules::cannotBeEnded),
             out("not-on-programme", "the programme's own list as typed", FitnessRules::notOnProgramme),
             out(
@@ -238,6 +239,13 @@ final class FitnessRules {
                             .contains(words[words.length - 1]);
                 })
                 .map(n -> n.crop().name().toLowerCase(Locale.ROOT) + " follows, the same crop");
+    }
+
+    private static Optional<String> onNoxiousList(Case c) {
+        return when(
+                NoxiousList.names(c.place().noxious(), c.species().name())
+                        || NoxiousList.names(c.place().noxious(), c.species().botanical()),
+                "is on the list of noxious plants entered for this field. Read the law in force before any seed is bought");
     }
 
     private static Optional<String> plugsDrains(Case c) {

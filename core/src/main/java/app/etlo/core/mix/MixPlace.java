@@ -17,6 +17,7 @@ import java.util.Optional;
  * @param machines kinds of machine on the farm
  * @param programmes that list the species they allow
  * @param residuals herbicides that may still act, with the label's interval as typed
+ * @param noxious names that the law in force lists, as typed, lower case
  */
 public record MixPlace(
         Optional<CropInTime> next,
@@ -32,6 +33,7 @@ public record MixPlace(
         List<String> machines,
         List<Programme> programmes,
         List<Residual> residuals,
+        List<String> noxious,
         List<String> aims) {
 
     /**

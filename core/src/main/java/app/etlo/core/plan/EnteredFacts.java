@@ -23,6 +23,7 @@ final class EnteredFacts {
                 f.soilTests().orElse(List.of()).stream()
                         .map(FieldEntry.SoilTest::date)
                         .max(Comparator.naturalOrder()),
-                f.drainage());
+                f.drainage(),
+                MixBench.names(f.noxiousList()));
     }
 }

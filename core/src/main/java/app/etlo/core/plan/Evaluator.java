@@ -8,11 +8,14 @@ import app.etlo.core.field.FrostDates;
 import app.etlo.core.field.SoilProfile;
 import app.etlo.core.field.SoilWaterLimits;
 import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.Component;
 import app.etlo.core.mix.LateSowing;
 import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.SeedLot;
+import app.etlo.core.mix.SeedPlaced;
+import app.etlo.core.mix.Seedbed;
 import app.etlo.core.mix.Sowing;
 import app.etlo.core.mix.SownZone;
 import app.etlo.core.mix.UsefulSowing;
@@ -62,6 +65,10 @@ import java.util.stream.Collectors;
 public final class Evaluator {
     /** Catch test when the adviser has typed none. */
     private static final double USUAL_WIDTH_M = 3;
+    /** Spread of a disc opener and distance of a drill's rows. */
+    private static final double USUAL_SPREAD_M = 0.025;
+
+    private static final double USUAL_ROW_M = 0.19;
 
     private static final double USUAL_DISTANCE_M = 50;
     private static final double USUAL_WASTE_PERCENT = 3;
@@ -277,6 +284,11 @@ public final class Evaluator {
             Optional<MixOutlook> outlook =
                     bench.flatMap(b -> blend.flatMap(m -> b.outlook("mix/" + entry.id(), m.rates())));
             outlook.ifPresent(o -> o.figures().forEach(this::keep));
+            List<Species> sownSpecies =
+                    components.stream().map(Component::species).toList();
+            Optional<Seedbed> seedbed =
+                    sown.flatMap(d -> years.map(y -> Seedbed.of("sow/" + entry.id(), d, sownSpecies, y)));
+            seedbed.ifPresent(b -> b.figures().forEach(this::keep));
             return new Situation.Cover(
                     entry.id(),
                     next,
@@ -290,6 +302,8 @@ public final class Evaluator {
                     useful,
                     outlook,
                     bench.map(b -> b.findings(components, knowledge)).orElse(Map.of()),
+                    seedbed,
+                    bench.map(b -> b.aliveAtEnd(components)).orElse(Map.of()),
                     MixUses.of(
                             context.field(),
                             entry,
@@ -297,7 +311,30 @@ public final class Evaluator {
                             end,
                             sowing(entry).purpose(),
                             sowing(entry).method().id(),
+                            standing(entry),
+                            fertiliser(entry),
                             knowledge));
+        }
+
+        private Optional<CropInTime> standing(CoverEntry entry) {
+            return entry.place().relation().equals("into")
+                    ? crops.stream()
+                            .filter(c -> c.id().equals(entry.place().cropId()))
+                            .findFirst()
+                    : Optional.empty();
+        }
+
+        private Optional<Situation.SeedFertiliser> fertiliser(CoverEntry entry) {
+            ParamsEntry p = timeline.params("sow", entry.id());
+            return p.seedPlaced()
+                    .map(q -> new Situation.SeedFertiliser(
+                            q.in(Unit.KG_PER_HA),
+                            keep(SeedPlaced.limit(
+                                    "sow/" + entry.id() + "/seedPlacedLimit",
+                                    p.openerSpread().map(w -> w.in(Unit.METRE)).orElse(USUAL_SPREAD_M),
+                                    p.openerSpread().isPresent() ? Origin.ENTERED : Origin.DEFAULT,
+                                    p.rowWidth().map(w -> w.in(Unit.METRE)).orElse(USUAL_ROW_M),
+                                    p.rowWidth().isPresent() ? Origin.ENTERED : Origin.DEFAULT))));
         }
 
         private Optional<Termination> end(String cover) {

@@ -166,6 +166,7 @@ final class FieldCheck {
     }
 
     private void work() {
+        check.text(f.noxiousList(), "/noxiousList", 4000);
         check.oneOf(f.certification(), "/certification", CERTIFICATIONS);
         check.date(f.inTransitionSince(), "/inTransitionSince");
         List<FieldEntry.Programme> programmes = check.list(f.programmes(), "/programmes", MOST);

@@ -16,6 +16,7 @@ import java.util.Optional;
  * @param weather id of an imported series; before the station
  * @param coldHollowC how much colder than the screen its nights are, degrees Celsius
  * @param evapotranspirationScale factor on the reference evapotranspiration for a windy or humid place
+ * @param noxiousList weeds and plants that the law in force here lists, separated by semicolons, as typed
  * @param drillHaPerDay what the drill does in a day
  */
 public record FieldEntry(
@@ -57,6 +58,7 @@ public record FieldEntry(
         Optional<Quantity> drillHaPerDay,
         Optional<List<Past>> history,
         Optional<List<Residual>> residuals,
+        Optional<String> noxiousList,
         Optional<List<SoilTest>> soilTests,
         Optional<List<Zone>> zones) {
     public FieldEntry {

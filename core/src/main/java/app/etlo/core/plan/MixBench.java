@@ -10,6 +10,7 @@ import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.MixPlace;
 import app.etlo.core.mix.MixSeason;
+import app.etlo.core.mix.Prospect;
 import app.etlo.core.mix.SeedRate;
 import app.etlo.core.plan.PlanDocument.CoverEntry;
 import app.etlo.core.quantity.Unit;
@@ -63,13 +64,14 @@ public record MixBench(CompetitionForecast forecast, MixPlace place) {
                         .map(FieldEntry.Machine::kind)
                         .toList(),
                 field.programmes().orElse(List.of()).stream()
-                        .map(p -> new MixPlace.Programme(p.name(), allowed(p.allowedSpecies())))
+                        .map(p -> new MixPlace.Programme(p.name(), names(p.allowedSpecies())))
                         .toList(),
                 field.residuals().orElse(List.of()).stream()
                         .map(r -> new MixPlace.Residual(
                                 r.activeIngredient(),
                                 r.intervalMonths().map(m -> r.appliedOn().plusDays(Math.round(m * 30.44)))))
                         .toList(),
+                names(field.noxiousList()),
                 cover.aims().orElse(List.of()));
         return Optional.of(new MixBench(new CompetitionForecast(season), place));
     }
@@ -83,7 +85,8 @@ public record MixBench(CompetitionForecast forecast, MixPlace place) {
                 .or(field::ph);
     }
 
-    private static List<String> allowed(Optional<String> typed) {
+    /** Names of a typed list, lower case. */
+    static List<String> names(Optional<String> typed) {
         return typed.stream()
                 .flatMap(t -> Arrays.stream(t.split("[;,\\n]")))
                 .map(t -> t.strip().toLowerCase(Locale.ROOT))
@@ -96,6 +99,14 @@ public record MixBench(CompetitionForecast forecast, MixPlace place) {
         Map<String, List<Finding>> found = new LinkedHashMap<>();
         components.forEach(c -> found.put(c.species().id(), Fitness.of(c.species(), knowledge, forecast, place)));
         return found;
+    }
+
+    /** Share of the years in which each species still lives at the end. */
+    Map<String, Double> aliveAtEnd(List<Component> components) {
+        Map<String, Double> alive = new LinkedHashMap<>();
+        components.forEach(c -> alive.put(
+                c.species().id(), Prospect.share(forecast.alone(c.species()).alive())));
+        return alive;
     }
 
     /** What the rates of a mix grow into. */

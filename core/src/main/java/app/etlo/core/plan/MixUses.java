@@ -1,11 +1,13 @@
 package app.etlo.core.plan;
 
 import app.etlo.core.advice.Situation.MixUse;
+import app.etlo.core.advice.Situation.SeedFertiliser;
 import app.etlo.core.knowledge.Caution;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.mix.Component;
 import app.etlo.core.mix.MixPlace;
 import app.etlo.core.plan.PlanDocument.CoverEntry;
+import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.termination.Termination;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,6 +26,8 @@ final class MixUses {
             Optional<Termination> end,
             double purpose,
             String method,
+            Optional<CropInTime> standing,
+            Optional<SeedFertiliser> fertiliser,
             Knowledge knowledge) {
         boolean fed = cover.aims().orElse(List.of()).contains("feed-stock")
                 || end.filter(e -> e.method().id().equals("graze")).isPresent();
@@ -42,6 +46,9 @@ final class MixUses {
                 field.programmes().orElse(List.of()).stream()
                         .map(FieldEntry.Programme::name)
                         .toList(),
-                Set.of("broadcast", "flown").contains(method));
+                Set.of("broadcast", "flown").contains(method),
+                method.equals("flown"),
+                standing,
+                fertiliser);
     }
 }

@@ -164,6 +164,8 @@ final class PlanCheck {
         measures(p.catchDistance(), here + "/catchDistance", Dimension.LENGTH);
         measures(p.largeBox(), here + "/largeBox", Dimension.VOLUME);
         measures(p.smallBox(), here + "/smallBox", Dimension.VOLUME);
+        measures(p.seedPlaced(), here + "/seedPlaced", Dimension.MASS_PER_AREA);
+        measures(p.openerSpread(), here + "/openerSpread", Dimension.LENGTH);
         measures(p.depth(), here + "/depth", Dimension.LENGTH);
         measures(p.sownArea(), here + "/sownArea", Dimension.AREA);
         measures(p.speed(), here + "/speed", Dimension.SPEED);

@@ -153,7 +153,12 @@ public record PlanDocument(
      */
     public record CountedBackEntry(LocalDate from, Optional<Integer> days) {}
 
-    /** What an operation may carry; which of them counts depends on its kind. */
+    /**
+     * What an operation may carry; which of them counts depends on its kind.
+     *
+     * @param seedPlaced N and K2O together that go in with the seed
+     * @param openerSpread width over which an opener spreads seed and fertiliser
+     */
     public record ParamsEntry(
             Optional<String> method,
             Optional<String> operation,
@@ -170,8 +175,12 @@ public record PlanDocument(
             Optional<Quantity> smallBox,
             Optional<Quantity> speed,
             Optional<Quantity> depth,
-            Optional<Double> sharePercent) {
+            Optional<Double> sharePercent,
+            Optional<Quantity> seedPlaced,
+            Optional<Quantity> openerSpread) {
         static final ParamsEntry NONE = new ParamsEntry(
+                Optional.empty(),
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
@@ -207,7 +216,9 @@ public record PlanDocument(
                     smallBox,
                     speed,
                     depth,
-                    sharePercent);
+                    sharePercent,
+                    seedPlaced,
+                    openerSpread);
         }
     }
 

@@ -14,6 +14,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 class MixNotesTest {
     private static final String FIELD = "\"station\":\"tarrow-ridge\",\"point\":{\"lat\":43,\"lon\":-30}";
 
+    private static final String ZONES = ",\"zones\":{\"rowWidth\":{\"value\":76,\"unit\":\"cm\"},"
+            + "\"bandWidth\":{\"value\":25,\"unit\":\"cm\"}}";
+
     private String field = FIELD;
     private String next = "grain-corn";
     private String planted = "2028-05-08";
@@ -24,6 +27,7 @@ class MixNotesTest {
     private String sown = "2027-08-20";
     private String mix = "";
     private String lots = "";
+    private String zones = "";
 
     private List<Note> notes() {
         String text = FieldPlans.of()
@@ -35,7 +39,7 @@ class MixNotesTest {
                 .operation("sow", "v1", sown, sowing)
                 .operation("end", "v1", end, "\"method\":\"" + method + "\"")
                 .text()
-                .replaceFirst("\"components\":\\[[^]]*]", "\"components\":[" + mix + "]");
+                .replaceFirst("\"components\":\\[[^]]*]", "\"components\":[" + mix + "]" + zones);
         Dossier d = Plans.read(text);
         return new Evaluator(Plans.KNOWLEDGE)
                 .evaluate(d.plan(), d.context(), FieldPlans.AS_OF)
@@ -264,7 +268,107 @@ class MixNotesTest {
     }
 
     @Test
-    void pests_slugs_people_and_shade() {
+    void weeds_and_species_against_the_list_of_the_law() {
+        field = FIELD + ",\"noxiousList\":\"Wild oat; Phacelia\"";
+        lot("cereal-rye", ",\"noxious\":\"wild oat, resistant; field pansy\"").mix("cereal-rye", 60, "phacelia", 30);
+        assertThat(of("noxious-on-tag").toList()).singleElement().satisfies(n -> {
+            assertThat(n.text()).contains("wild oat is on the list entered");
+            assertThat(n.text()).doesNotContain("field pansy is");
+        });
+        speaks("mix-on-noxious-list", Weight.STOP);
+        lots = "";
+        lot("cereal-rye", ",\"noxious\":\"field pansy\"").mix("cereal-rye", 60);
+        assertThat(of("noxious-on-tag").findFirst().orElseThrow().text()).contains("None of it is on the list");
+        silent("mix-on-noxious-list");
+        field = FIELD;
+        assertThat(of("noxious-on-tag").findFirst().orElseThrow().text()).contains("none is entered");
+    }
+
+    @Test
+    void seed_into_cold_soil() {
+        sown = "2027-11-10";
+        mix("buckwheat", 60, "cereal-rye", 30);
+        assertThat(of("seedbed-cold").toList())
+                .singleElement()
+                .satisfies(n -> assertThat(n.text()).startsWith("Buckwheat wants soil of"));
+        sown = "2027-08-20";
+        silent("seedbed-cold");
+    }
+
+    /** The place gets 10 mm in ten days of August in most years; the share is of the record, not of this test. */
+    @Test
+    void seed_on_the_surface_where_rain_fails() {
+        mix("crimson-clover", 50);
+        sowing = "\"method\":\"broadcast\"";
+        field = "\"station\":\"ochremead\",\"point\":{\"lat\":39,\"lon\":-30}";
+        speaks("seedbed-dry", Weight.THINK);
+        sowing = "\"method\":\"drilled\"";
+        silent("seedbed-dry");
+    }
+
+    @Test
+    void salt_beside_the_seed() {
+        sowing = "\"method\":\"drilled\",\"seedPlaced\":{\"value\":30,\"unit\":\"kg/ha\"}";
+        mix("cereal-rye", 50).silent("fertiliser-beside-seed");
+        mix("cereal-rye", 50, "crimson-clover", 20).speaks("fertiliser-beside-seed", Weight.THINK);
+        sowing = "\"method\":\"drilled\",\"seedPlaced\":{\"value\":30,\"unit\":\"kg/ha\"},"
+                + "\"rowWidth\":{\"value\":30,\"unit\":\"in\"},\"openerSpread\":{\"value\":1,\"unit\":\"in\"}";
+        mix("cereal-rye", 50);
+        // 10 lb/ac with a 1-inch opener in 30-inch rows, as extension sheets have it
+        assertThat(of("fertiliser-beside-seed").findFirst().orElseThrow().text())
+                .contains("11.2 kg/ha");
+    }
+
+    @Test
+    void row_zones_that_winter_leaves_alive() {
+        mix = "{\"species\":\"cereal-rye\",\"sharePercent\":50,\"zone\":\"row\"},"
+                + "{\"species\":\"hairy-vetch\",\"sharePercent\":50,\"zone\":\"middle\"}";
+        zones = ZONES;
+        speaks("row-zone-stays-green", Weight.THINK);
+        mix = mix.replace("cereal-rye", "daikon-radish");
+        silent("row-zone-stays-green");
+    }
+
+    @Test
+    void a_flight_off_the_fall_of_leaves() {
+        for (String[] c : new String[][] {{"2027-09-20", "false"}, {"2027-10-01", "true"}, {"2027-08-01", "true"}}) {
+            String text = FieldPlans.of()
+                    .crop("soybean", "2027-05-10", "2027-10-05")
+                    .crop("grain-corn", "2028-05-10", "2028-10-15")
+                    .cover("v1", "into", "c1", "overseeded", "cereal-rye")
+                    .operation("sow", "v1", c[0], "\"method\":\"flown\"")
+                    .operation("end", "v1", "2028-05-01", "\"method\":\"burndown\"")
+                    .text();
+            Dossier d = Plans.read(text);
+            assertThat(new Evaluator(Plans.KNOWLEDGE)
+                            .evaluate(d.plan(), d.context(), FieldPlans.AS_OF).notes().stream()
+                                    .anyMatch(n -> n.rule().equals("flown-off-leaf-drop")))
+                    .as(c[0])
+                    .isEqualTo(Boolean.valueOf(c[1]));
+        }
+    }
+
+    @Test
+    void shade_of_a_standing_crop() {
+        for (String[] c : new String[][] {{"daikon-radish", "true"}, {"red-clover", "false"}}) {
+            String text = FieldPlans.of()
+                    .crop("grain-corn", "2027-05-10", "2027-10-15")
+                    .crop("soybean", "2028-05-20", "2028-10-15")
+                    .cover("v1", "into", "c1", "interseeded", c[0])
+                    .operation("sow", "v1", "2027-06-15", "\"method\":\"broadcast\"")
+                    .operation("end", "v1", "2028-05-01", "\"method\":\"burndown\"")
+                    .text();
+            Dossier d = Plans.read(text);
+            assertThat(new Evaluator(Plans.KNOWLEDGE)
+                            .evaluate(d.plan(), d.context(), FieldPlans.AS_OF).notes().stream()
+                                    .anyMatch(n -> n.rule().equals("mix-shaded-out")))
+                    .as(c[0])
+                    .isEqualTo(Boolean.valueOf(c[1]));
+        }
+    }
+
+    @Test
+    void pests_slugs_and_people() {
         mix("cereal-rye", 50).speaks("mix-hosts-a-pest", Weight.TIP);
         mix("phacelia", 50).silent("mix-hosts-a-pest");
         mix("phacelia", 50).speaks("mix-caution-for-people", Weight.TIP);

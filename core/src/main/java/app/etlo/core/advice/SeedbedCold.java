@@ -1,0 +1,46 @@
+package app.etlo.core.advice;
+
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.working.Source;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** Seed that is laid into cold soil. */
+final class SeedbedCold extends Judgement {
+    private static final double MANY_PERCENT = 30;
+
+    SeedbedCold() {
+        super(
+                "seedbed-cold",
+                Weight.THINK,
+                Step.SOW,
+                "the soil of the sowing date is too cold for a species in over 3 years of 10",
+                Source.commonPractice(
+                        "seed waits in cold soil and rots or is eaten; germination temperatures of handbooks"),
+                "fair");
+    }
+
+    @Override
+    public Stream<Note> judge(Situation s) {
+        return s.covers().stream()
+                .flatMap(c -> c.seedbed().stream()
+                        .flatMap(b -> c.components().stream()
+                                .filter(x ->
+                                        b.coldPercent().get(x.species().id()).middle() > MANY_PERCENT)
+                                .map(x -> {
+                                    String share = Math.round(b.coldPercent()
+                                                            .get(x.species().id())
+                                                            .middle()
+                                                    / 10)
+                                            + " years in 10";
+                                    return note(
+                                            c.id() + "/" + x.species().id(),
+                                            c.sown(),
+                                            x.species().name() + " wants soil of "
+                                                    + s.say(x.species().growth().minSoilC(), Unit.CELSIUS)
+                                                    + "; on this day it is colder in " + share + ".",
+                                            List.of("soil too cold in " + share),
+                                            "a day with warmer soil, or a hardier species");
+                                })));
+    }
+}
