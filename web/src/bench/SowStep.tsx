@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 
+import { today } from '../api/client';
 import { operationOf, pointerOf, setDay, setParams } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
 import { FigureText } from '../ui/FigureText';
@@ -179,7 +180,7 @@ export function SowStep() {
           in dry or sandy soil or with small seed.
         </p>
       )}
-      {dry && (
+      {dry && (sow?.when.on ?? '') >= today() && (
         <p className="mt-1 text-[13.5px]">
           Share of the weather years without a wetting rain in the ten days after sowing:{' '}
           <FigureText id={dry.id} />.

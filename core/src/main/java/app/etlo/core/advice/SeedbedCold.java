@@ -1,5 +1,7 @@
 package app.etlo.core.advice;
 
+import app.etlo.core.knowledge.Species;
+import app.etlo.core.mix.Seedbed;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
 import java.util.List;
@@ -27,20 +29,21 @@ final class SeedbedCold extends Judgement {
                         .flatMap(b -> c.components().stream()
                                 .filter(x ->
                                         b.coldPercent().get(x.species().id()).middle() > MANY_PERCENT)
-                                .map(x -> {
-                                    String share = Math.round(b.coldPercent()
-                                                            .get(x.species().id())
-                                                            .middle()
-                                                    / 10)
-                                            + " years in 10";
-                                    return note(
-                                            c.id() + "/" + x.species().id(),
-                                            c.sown(),
-                                            x.species().name() + " wants soil of "
-                                                    + s.say(x.species().growth().minSoilC(), Unit.CELSIUS)
-                                                    + "; on this day it is colder in " + share + ".",
-                                            List.of("soil too cold in " + share),
-                                            "a day with warmer soil, or a hardier species");
-                                })));
+                                .map(x -> cold(s, c, x.species(), b))));
+    }
+
+    private Note cold(Situation s, Situation.Cover c, Species species, Seedbed b) {
+        String share = Situation.yearsIn10(b.coldPercent().get(species.id()).middle());
+        boolean sownAlready = c.sown().filter(d -> d.isBefore(s.asOf())).isPresent();
+        return note(
+                c.id() + "/" + species.id(),
+                c.sown(),
+                species.name() + " wants soil of "
+                        + s.say(species.growth().minSoilC(), Unit.CELSIUS)
+                        + (sownAlready
+                                ? "; it was colder on this day."
+                                : "; on this day it is colder in " + share + "."),
+                List.of("soil too cold in " + share),
+                "a day with warmer soil, or a hardier species");
     }
 }

@@ -24,11 +24,12 @@ final class SeedbedDry extends Judgement {
     @Override
     public Stream<Note> judge(Situation s) {
         return s.covers().stream()
-                .filter(c -> c.use().onSurface())
+                .filter(c -> c.use().onSurface()
+                        && c.sown().filter(d -> !d.isBefore(s.asOf())).isPresent())
                 .flatMap(c -> c.seedbed().stream()
                         .filter(b -> b.dryPercent().middle() > MANY_PERCENT)
                         .map(b -> {
-                            String share = Math.round(b.dryPercent().middle() / 10) + " years in 10";
+                            String share = Situation.yearsIn10(b.dryPercent().middle());
                             return note(
                                     c.id(),
                                     c.sown(),

@@ -127,6 +127,11 @@ public record Situation(
                 : frost.flatMap(f -> LatestSowing.of(species, f, sown));
     }
 
+    /** A share of the weather years in words. */
+    static String yearsIn10(double percent) {
+        return Math.round(percent / 10) + " years in 10";
+    }
+
     /** A value in the farm's own units, with its unit. */
     public String say(double value, Unit unit) {
         Unit shown = units.shown(unit);
