@@ -29,6 +29,7 @@ class ArchitectureTest {
             "weather",
             "rotation",
             "mix",
+            "ground",
             "termination",
             "tillage",
             "nitrogen",

@@ -3,6 +3,7 @@ package app.etlo.core.knowledge;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** The tables Etlo computes with. */
 public record Knowledge(
@@ -16,7 +17,34 @@ public record Knowledge(
         Library<Aim> aims,
         Library<Station> stations,
         Library<Caution> cautions,
+        PlantKinds plantKinds,
         SpeciesSheets sheets) {
+
+    /**
+     * The kinds by which plants are grown in the simulation.
+     *
+     * @param ofSpecies kind by species
+     * @param ofCrop kind by crop
+     */
+    public record PlantKinds(Library<PlantKind> kinds, Map<String, String> ofSpecies, Map<String, String> ofCrop) {
+        /**
+         * @throws MissingPlantKind when the tables hold none for it
+         */
+        public PlantKind species(String id) {
+            return of(ofSpecies, id);
+        }
+
+        /**
+         * @throws MissingPlantKind when the tables hold none for it
+         */
+        public PlantKind crop(String id) {
+            return of(ofCrop, id);
+        }
+
+        private PlantKind of(Map<String, String> kindOf, String id) {
+            return Optional.ofNullable(kindOf.get(id)).map(kinds::get).orElseThrow(() -> new MissingPlantKind(id));
+        }
+    }
 
     /**
      * The same knowledge with a practice's own values in the species library.
@@ -42,6 +70,7 @@ public record Knowledge(
                 aims,
                 stations,
                 cautions,
+                plantKinds,
                 sheets);
     }
 }

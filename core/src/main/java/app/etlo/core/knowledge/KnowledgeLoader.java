@@ -58,6 +58,7 @@ public final class KnowledgeLoader {
         Library<FieldOperation> operations = library("operations.csv", this::operation);
         SpeciesSheets sheets = speciesSheets();
         Library<Caution> cautions = library("cautions.csv", r -> caution(r, source(r)));
+        Library<PlantKind> kinds = library("plant-kinds.csv", this::plantKind);
         return new Knowledge(
                 species(sheets, cautions),
                 crops(),
@@ -77,6 +78,7 @@ public final class KnowledgeLoader {
                 library("aims.csv", r -> new Aim(r.id("id"), r.text("name"))),
                 stations(),
                 cautions,
+                new Knowledge.PlantKinds(kinds, kindOf("species", kinds), kindOf("crop", kinds)),
                 sheets);
     }
 
@@ -304,6 +306,58 @@ public final class KnowledgeLoader {
                 need,
                 growing(growing),
                 source(r));
+    }
+
+    private PlantKind plantKind(Row r) {
+        return new PlantKind(
+                r.id("id"),
+                r.text("name"),
+                r.optional("model"),
+                r.number("emergenceBaseC", 0, 15),
+                r.number("emergenceSum", 20, 300),
+                r.number("baseC", 0, 15),
+                r.number("optimumLowC", 8, 32),
+                r.number("optimumHighC", 15, 40),
+                r.number("highestC", 25, 48),
+                r.number("rue", 0.5, 4.5),
+                r.number("extinction", 0.3, 1.0),
+                r.number("seedlingLeafCm2", 0.01, 60),
+                r.number("leafGrowthPerDd", 0.003, 0.03),
+                r.number("specificLeafAreaM2G", 0.005, 0.05),
+                r.number("leafShare", 0.2, 0.9),
+                r.number("stageBaseC", 0, 15),
+                r.number("tsum", 150, 6000),
+                r.number("ripeningSum", 200, 3000),
+                r.number("vernalDays", 0, 90),
+                r.number("dayLengthFromH", 0, 14),
+                r.number("dayLengthToH", 0, 20),
+                r.number("rosetteM", 0.02, 0.6),
+                r.number("heightM", 0.1, 4),
+                r.number("heightMassGM2", 50, 1500),
+                r.number("tenderC", -12, 1),
+                r.number("hardyC", -40, 1),
+                r.number("exposed", 0, 1),
+                r.number("rootMmPerDd", 0.2, 4),
+                r.number("rootM", 0.2, 3),
+                r.number("nitrogenA", 1, 7),
+                r.number("nitrogenB", 0, 0.7),
+                r.number("nitrogenFromTHa", 0.3, 3),
+                r.number("nitrogenLeastPercent", 0.3, 3),
+                r.number("fixesMostGG", 0, 0.08),
+                r.number("topsShareEarly", 0.2, 1),
+                r.number("vineM", 0, 3),
+                r.number("coverM2G", 0.0005, 0.02),
+                r.oneOf("warm", List.of("yes", "no")).equals("yes"),
+                source(r));
+    }
+
+    /** The kind that each plant of a sort, species or crop, grows as. */
+    private Map<String, String> kindOf(String sort, Library<PlantKind> kinds) {
+        Map<String, String> found = new LinkedHashMap<>();
+        table("plant-kind-of.csv").rows().stream()
+                .filter(r -> r.oneOf("of", List.of("species", "crop")).equals(sort))
+                .forEach(r -> found.put(r.id("plant"), known(r, "kind", kinds)));
+        return Collections.unmodifiableMap(found);
     }
 
     private FieldOperation operation(Row r) {

@@ -14,6 +14,7 @@ public final class Climate {
     private final Place place;
     private final WeatherSeries series;
     private final double[] et0Mm;
+    private final double[] solarMj;
     private final double[] soilC;
     private final double[] snowCm;
     private final List<Integer> years;
@@ -29,6 +30,7 @@ public final class Climate {
         this.snowCm = Snow.depthCm(series);
         this.soilC = SoilTemperature.of(series, snowCm, 0);
         this.et0Mm = evapotranspiration();
+        this.solarMj = radiation();
         this.years = completeYears();
     }
 
@@ -51,6 +53,11 @@ public final class Climate {
     /** Reference evapotranspiration, mm/day; NaN where the day is not known. */
     public double et0Mm(int i) {
         return et0Mm[i];
+    }
+
+    /** Radiation, measured where it was, else from the day's span of temperature, MJ/m2/day. */
+    public double solarMj(int i) {
+        return solarMj[i];
     }
 
     /** Temperature of bare soil at 5 to 10 cm, °C. */
@@ -80,6 +87,23 @@ public final class Climate {
                     : Double.NaN;
         }
         return et0;
+    }
+
+    private double[] radiation() {
+        double[] rs = new double[series.days()];
+        LocalDate day = series.first();
+        for (int i = 0; i < rs.length; i++, day = day.plusDays(1)) {
+            double measured = series.solarMj(i);
+            rs[i] = Double.isNaN(measured)
+                    ? Sunlight.fromSpanMj(
+                            series.tminC(i),
+                            series.tmaxC(i),
+                            Sunlight.extraterrestrialMj(place.latitude(), day.getDayOfYear()),
+                            place.coastal(),
+                            place.elevationM())
+                    : measured;
+        }
+        return rs;
     }
 
     private List<Integer> completeYears() {

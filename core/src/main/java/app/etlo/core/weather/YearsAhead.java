@@ -122,6 +122,30 @@ public final class YearsAhead {
         return climate.et0Mm(index[member][day]);
     }
 
+    /** Radiation, measured or from the span of temperature, MJ/m2/day. */
+    public double solarMj(int member, int day) {
+        return climate.solarMj(index[member][day]);
+    }
+
+    /** How many days from the first are the same in all years: those recorded before a day. */
+    public int sameUntil(LocalDate asOf) {
+        int d = 0;
+        int end = Math.min(days, day(asOf));
+        while (d < end && same(d)) {
+            d++;
+        }
+        return d;
+    }
+
+    private boolean same(int day) {
+        for (int[] member : index) {
+            if (member[day] != index[0][day]) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     public double soilC(int member, int day) {
         return climate.soilC(index[member][day]);
     }

@@ -1,0 +1,119 @@
+package app.etlo.core.ground;
+
+/** What the events of a day do to the state. */
+final class EventEffects {
+    private static final double FLOWERING = 1;
+    /** Dung of grazed matter that stays as residue. */
+    private static final double DUNG_SHARE = 0.3;
+
+    private EventEffects() {}
+
+    static void apply(GroundEvent event, GroundState s) {
+        switch (event.rank()) {
+            case 0 -> harvest((GroundEvent.Harvest) event, s);
+            case 1 -> terminate((GroundEvent.Terminate) event, s);
+            case 2 -> graze((GroundEvent.Graze) event, s);
+            case 3 -> pass((GroundEvent.Pass) event, s);
+            case 4 -> {
+                double n = ((GroundEvent.Fertilise) event).nitrogenGM2();
+                s.nitrate[0] += n;
+                s.books.fertiliserN += n;
+            }
+            case 5 -> s.irrigationMm += ((GroundEvent.Irrigate) event).mm();
+            case 6 -> sow((GroundEvent.Sow) event, s);
+            case 7 -> observe((GroundEvent.Observe) event, s);
+            default -> throw new IllegalArgumentException("no effect of rank " + event.rank());
+        }
+    }
+
+    private static boolean isLive(GroundState s, int p) {
+        return s.status[p] == GroundState.IN_SEEDBED || s.status[p] == GroundState.UP;
+    }
+
+    private static void harvest(GroundEvent.Harvest e, GroundState s) {
+        int p = e.plant();
+        if (!isLive(s, p)) {
+            return;
+        }
+        double n = s.nitrogen[p] * e.removedNitrogenShare();
+        s.mass[p] *= 1 - e.removedShare();
+        s.nitrogen[p] -= n;
+        s.books.removedN += n;
+        s.kill(p, 1, e.standingShare());
+        s.leave(p);
+    }
+
+    private static void terminate(GroundEvent.Terminate e, GroundState s) {
+        for (int i = s.liveCount - 1; i >= 0; i--) {
+            int p = s.live[i];
+            if (p < e.killedShare().size()) {
+                GroundEvent.Kill kill = e.killedShare().get(p);
+                end(s, p, s.stage[p] >= FLOWERING ? kill.flowering() : kill.leafy(), e.standingShare());
+            }
+        }
+    }
+
+    /** Kills a share; a stand of which next to nothing is left is gone. */
+    private static void end(GroundState s, int p, double share, double standingShare) {
+        if (share <= 0) {
+            return;
+        }
+        s.kill(p, share, standingShare);
+        if (share >= 1 || s.plantsM2[p] < 1e-3 * s.sownM2[p]) {
+            s.kill(p, 1, standingShare);
+            s.leave(p);
+        }
+    }
+
+    private static void graze(GroundEvent.Graze e, GroundState s) {
+        for (int i = 0; i < s.liveCount; i++) {
+            int p = s.live[i];
+            double mass = s.mass[p] * e.eatenShare();
+            double n = s.nitrogen[p] * e.eatenShare();
+            double back = n * e.returnedShare();
+            s.mass[p] -= mass;
+            s.nitrogen[p] -= n;
+            s.leafArea[p] *= 1 - e.eatenShare();
+            s.height[p] *= 1 - e.eatenShare();
+            s.nitrate[0] += 0.7 * back;
+            s.surface.add(mass * DUNG_SHARE, 0.3 * back, s.plant[p].coverM2G);
+            s.books.removedN += n - back;
+        }
+    }
+
+    private static void pass(GroundEvent.Pass e, GroundState s) {
+        s.standing.move(e.flattenedShare(), s.surface);
+        if (e.killedShare() > 0 && e.disturbedShare() > 0) {
+            for (int i = s.liveCount - 1; i >= 0; i--) {
+                end(s, s.live[i], e.killedShare() * e.disturbedShare(), 0);
+            }
+        }
+        s.surface.move((1 - e.keptShare()) * e.disturbedShare(), s.mixed);
+    }
+
+    private static void sow(GroundEvent.Sow e, GroundState s) {
+        int p = e.plant();
+        if (s.status[p] != GroundState.NOT_SOWN || e.plantsM2() <= 0) {
+            return;
+        }
+        s.status[p] = GroundState.IN_SEEDBED;
+        s.plantsM2[p] = e.plantsM2();
+        s.sownM2[p] = e.plantsM2();
+        s.onSurface[p] = e.onSurface();
+        s.join(p);
+    }
+
+    private static void observe(GroundEvent.Observe e, GroundState s) {
+        int p = e.plant();
+        if (s.status[p] != GroundState.UP) {
+            return;
+        }
+        double n = s.nitrogen[p] * (e.massFactor() - 1);
+        s.mass[p] *= e.massFactor();
+        s.leafArea[p] *= e.massFactor();
+        s.nitrogen[p] += n;
+        s.plantsM2[p] *= e.standFactor();
+        s.sownM2[p] *= e.standFactor();
+        s.books.correctedN += n;
+    }
+}

@@ -1,0 +1,75 @@
+package app.etlo.core.ground;
+
+/** The days of one weather year, one after another: each day the same list of processes. Nothing is allocated in it. */
+final class GroundLoop {
+    private final GroundScript script;
+    private final GroundWeather weather;
+
+    GroundLoop(GroundScript script, GroundWeather weather) {
+        this.script = script;
+        this.weather = weather;
+    }
+
+    /** Looks at the state; it must keep nothing of it. */
+    @FunctionalInterface
+    interface Watcher {
+        /**
+         * @param s at the end of the day
+         */
+        void endOfDay(GroundState s);
+    }
+
+    /**
+     * Plays days from one to before another.
+     *
+     * @param s as it was at the end of the day before {@code from}
+     */
+    void play(int member, int from, int to, GroundState s, Watcher watcher) {
+        int next = firstEvent(from);
+        for (int d = from; d < to; d++) {
+            weatherOf(member, d, s);
+            for (; next < script.events.length && script.events[next].day() == d; next++) {
+                EventEffects.apply(script.events[next], s);
+            }
+            day(s);
+            watcher.endOfDay(s);
+        }
+    }
+
+    private int firstEvent(int day) {
+        int i = 0;
+        while (i < script.events.length && script.events[i].day() < day) {
+            i++;
+        }
+        return i;
+    }
+
+    private void weatherOf(int member, int d, GroundState s) {
+        s.day = d;
+        s.tminC = weather.tminC[member][d];
+        s.tmaxC = weather.tmaxC[member][d];
+        s.meanC = (s.tminC + s.tmaxC) / 2;
+        s.dayC = s.tmaxC - 0.25 * (s.tmaxC - s.tminC);
+        s.rainMm = weather.rainMm[member][d];
+        s.parMj = 0.5 * weather.solarMj[member][d];
+        s.et0Mm = weather.et0Mm[member][d];
+        s.dayLengthH = weather.dayLengthH[d];
+        s.irrigationMm = 0;
+    }
+
+    private static void day(GroundState s) {
+        double arrivingMm = Snow.pass(s);
+        SoilWarmth.pass(s);
+        Emergence.pass(s);
+        Development.pass(s);
+        FrostKill.pass(s);
+        LightSharing.pass(s);
+        WaterFlow.pass(s, arrivingMm);
+        HumusSupply.pass(s);
+        ResidueDecay.pass(s);
+        DryMatter.pass(s);
+        NitrogenUptake.pass(s);
+        LeafArea.pass(s);
+        HeightAndRoots.pass(s);
+    }
+}

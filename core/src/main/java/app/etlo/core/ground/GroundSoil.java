@@ -1,0 +1,77 @@
+package app.etlo.core.ground;
+
+import app.etlo.core.field.SoilProfile;
+import app.etlo.core.field.SoilWaterLimits.Limits;
+import java.util.List;
+
+/**
+ * The soil in the layers in which the simulation keeps water and nitrate: 10, 20, 30, 60 and 60 cm thick, from the profile's
+ * own layers by thickness. Roots go as deep as the profile's rooting limit; what lies below it holds water and gives none.
+ */
+public final class GroundSoil {
+    /** Lower edges of the layers, m. */
+    private static final double[] BOTTOM_M = {0.1, 0.3, 0.6, 1.2, 1.8};
+
+    static final int LAYERS = BOTTOM_M.length;
+
+    final double[] thicknessM = new double[LAYERS];
+    final double[] topM = new double[LAYERS];
+    final double[] wiltingMm = new double[LAYERS];
+    final double[] capacityMm = new double[LAYERS];
+    final double[] saturationMm = new double[LAYERS];
+    final double organicPercent;
+    final double rootingM;
+
+    /** Water that can evaporate from the top layer, and the part of it that does so freely, mm (FAO-56, chapter 7). */
+    final double evaporableMm;
+
+    private GroundSoil(SoilProfile profile) {
+        double top = 0;
+        List<SoilProfile.Layer> layers = profile.layers();
+        double organic = 0;
+        for (int l = 0; l < LAYERS; l++) {
+            double bottom = BOTTOM_M[l];
+            topM[l] = top;
+            thicknessM[l] = bottom - top;
+            double reached = top;
+            for (int i = 0; i < layers.size(); i++) {
+                SoilProfile.Layer from = layers.get(i);
+                boolean last = i == layers.size() - 1;
+                double end = last ? bottom : Math.min(bottom, from.topM() + from.thicknessM());
+                double here = end - reached;
+                if (here > 1e-9) {
+                    Limits limits = from.limits();
+                    wiltingMm[l] += limits.wiltingPoint() * here * 1000;
+                    capacityMm[l] += limits.fieldCapacity() * here * 1000;
+                    saturationMm[l] += limits.saturation() * here * 1000;
+                    organic += Math.max(0, Math.min(end, 0.3) - Math.min(reached, 0.3)) * from.organicPercent();
+                    reached = end;
+                }
+            }
+            top = bottom;
+        }
+        this.organicPercent = organic / 0.3;
+        this.rootingM = Math.min(BOTTOM_M[LAYERS - 1], profile.rootingM());
+        this.evaporableMm = capacityMm[0] - 0.5 * wiltingMm[0];
+    }
+
+    public static GroundSoil of(SoilProfile profile) {
+        return new GroundSoil(profile);
+    }
+
+    /** Lower edges of the layers, m. */
+    public static List<Double> bottomsM() {
+        return java.util.Arrays.stream(BOTTOM_M).boxed().toList();
+    }
+
+    /** Water between wilting point and field capacity in a layer, mm. */
+    double availableMm(int layer) {
+        return capacityMm[layer] - wiltingMm[layer];
+    }
+
+    /** Share of a layer that roots of a depth have reached, 0 to 1. */
+    double rootedShare(int layer, double rootM) {
+        double reach = (Math.min(rootM, rootingM) - topM[layer]) / thicknessM[layer];
+        return reach <= 0 ? 0 : Math.min(1, reach);
+    }
+}

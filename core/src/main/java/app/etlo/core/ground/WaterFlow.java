@@ -1,0 +1,160 @@
+package app.etlo.core.ground;
+
+/**
+ * Water through the layers, in the order infiltrate, evaporate, drain, rise, transpire. Runoff by a curve number that falls with cover
+ * and rises as pores fill (USDA NRCS; scaling by free pores is Etlo's own). Evaporation and plant use by the dual crop coefficient
+ * of FAO-56, chapter 7: the surface dries freely at first, then slower; residue spares half at most (chapter 10). Of what is
+ * above field capacity three quarters drain in a day, with nitrate. A little rises from wetter layers. What several plants want
+ * of one layer is asked first and cut by one factor.
+ */
+final class WaterFlow {
+    private static final double FREELY_EVAPORABLE_MM = 9;
+    private static final double MOST_COEFFICIENT = 1.2;
+    private static final double BASAL = 1.08;
+    private static final double DRAINS = 0.75;
+    private static final double NITRATE_MIXED = 0.85;
+    private static final double RISES = 0.06;
+    /** Share of the available water that can go before plants lack it (FAO-56, table 22). */
+    private static final double READILY = 0.55;
+
+    private WaterFlow() {}
+
+    static void pass(GroundState s, double arrivingMm) {
+        double cover = 1 - Math.exp(-s.leafExtinction());
+        double residue = s.residueCover();
+        infiltrate(s, arrivingMm, cover, residue);
+        double basal = BASAL * cover;
+        evaporate(s, cover, basal, residue);
+        drain(s);
+        rise(s);
+        transpire(s, basal * s.et0Mm);
+    }
+
+    private static void infiltrate(GroundState s, double mm, double cover, double residue) {
+        if (mm <= 0) {
+            return;
+        }
+        double runoff = runoff(s, mm, cover, residue);
+        double in = mm - runoff;
+        for (int l = 0; l < GroundSoil.LAYERS && in > 0; l++) {
+            double room = Math.min(in, Math.max(0, s.soil.saturationMm[l] - s.waterMm[l]));
+            s.waterMm[l] += room;
+            in -= room;
+        }
+        s.books.runoffMm += runoff + in;
+    }
+
+    private static double runoff(GroundState s, double mm, double cover, double residue) {
+        double free = 0;
+        double pores = 0;
+        for (int l = 0; l < 3; l++) {
+            free += Math.max(0, s.soil.saturationMm[l] - s.waterMm[l]);
+            pores += s.soil.saturationMm[l] - s.soil.wiltingMm[l];
+        }
+        double number = 82 - 8 * cover - 6 * residue;
+        double storage = 254 * (100 / number - 1) * 2 * free / pores;
+        double excess = mm - 0.2 * storage;
+        return excess <= 0 ? 0 : excess * excess / (mm + 0.8 * storage);
+    }
+
+    private static void evaporate(GroundState s, double cover, double basal, double residue) {
+        double depletion = Math.max(0, s.soil.capacityMm[0] - s.waterMm[0]);
+        double wet = depletion <= FREELY_EVAPORABLE_MM
+                ? 1
+                : Math.max(
+                        0,
+                        (s.soil.evaporableMm - depletion) / Math.max(1e-9, s.soil.evaporableMm - FREELY_EVAPORABLE_MM));
+        double coefficient =
+                Math.min(wet * (MOST_COEFFICIENT - basal), (1 - cover) * MOST_COEFFICIENT) * (1 - 0.5 * residue);
+        double can = Math.max(0, s.soil.evaporableMm - depletion);
+        double mm = s.snowMm > 0 ? 0 : Math.max(0, Math.min(coefficient * s.et0Mm, can));
+        s.waterMm[0] -= mm;
+        s.books.evaporationMm += mm;
+    }
+
+    private static void drain(GroundState s) {
+        double in = 0;
+        double inN = 0;
+        for (int l = 0; l < GroundSoil.LAYERS; l++) {
+            s.waterMm[l] += in;
+            s.nitrate[l] += inN;
+            double water = s.waterMm[l];
+            double out = DRAINS * Math.max(0, water - s.soil.capacityMm[l]);
+            // what the layer cannot hold passes on the same day
+            out = Math.max(out, water - s.soil.saturationMm[l]);
+            double outN = out > 0 ? NITRATE_MIXED * s.nitrate[l] * out / water : 0;
+            s.waterMm[l] -= out;
+            s.nitrate[l] -= outN;
+            in = out;
+            inN = outN;
+        }
+        s.books.drainageMm += in;
+        s.books.leachedN += inN;
+    }
+
+    private static void rise(GroundState s) {
+        for (int l = 0; l + 1 < GroundSoil.LAYERS; l++) {
+            double wetter = s.relativeWater(l + 1) - s.relativeWater(l);
+            if (wetter > 0) {
+                double mm = RISES * Math.min(1, wetter) * s.soil.availableMm(l);
+                mm = Math.min(mm, Math.max(0, s.waterMm[l + 1] - s.soil.wiltingMm[l + 1]));
+                s.waterMm[l + 1] -= mm;
+                s.waterMm[l] += mm;
+            }
+        }
+    }
+
+    private static void transpire(GroundState s, double wantedMm) {
+        double light = 0;
+        for (int i = 0; i < s.liveCount; i++) {
+            light += s.light[s.live[i]];
+        }
+        for (int l = 0; l < GroundSoil.LAYERS; l++) {
+            s.drawn[l] = 0;
+            s.supply[l] = Math.max(0, s.waterMm[l] - s.soil.wiltingMm[l]);
+        }
+        for (int i = 0; i < s.liveCount; i++) {
+            int p = s.live[i];
+            s.watered[p] = 1;
+            s.demand[p] = light > 0 ? wantedMm * s.light[p] / light : 0;
+            if (s.demand[p] > 0) {
+                ask(s, p);
+            }
+        }
+        for (int l = 0; l < GroundSoil.LAYERS; l++) {
+            s.drawn[l] = s.drawn[l] > s.supply[l] ? s.supply[l] / s.drawn[l] : 1;
+        }
+        for (int i = 0; i < s.liveCount; i++) {
+            int p = s.live[i];
+            if (s.demand[p] > 0) {
+                double got = 0;
+                for (int l = 0; l < GroundSoil.LAYERS; l++) {
+                    double mm = s.claim[p][l] * s.drawn[l];
+                    s.waterMm[l] -= mm;
+                    got += mm;
+                }
+                s.books.transpirationMm += got;
+                s.watered[p] = Math.min(1, got / s.demand[p]);
+            }
+        }
+    }
+
+    /** What a plant asks of each layer: by the water its roots reach there, less when its root zone is dry. */
+    private static void ask(GroundState s, int p) {
+        double reach = 0;
+        double held = 0;
+        for (int l = 0; l < GroundSoil.LAYERS; l++) {
+            double rooted = s.soil.rootedShare(l, s.root[p]);
+            s.claim[p][l] = rooted * s.supply[l];
+            reach += s.claim[p][l];
+            held += rooted * s.soil.availableMm(l);
+        }
+        double stress = held > 0 ? Math.min(1, reach / (held * (1 - READILY))) : 0;
+        double mm = Math.min(s.demand[p] * stress, reach);
+        double each = reach > 0 ? mm / reach : 0;
+        for (int l = 0; l < GroundSoil.LAYERS; l++) {
+            s.claim[p][l] *= each;
+            s.drawn[l] += s.claim[p][l];
+        }
+    }
+}
