@@ -1621,6 +1621,19 @@ export interface components {
             /** Format: date */
             to: string;
         };
+        GroundWeeks: {
+            availableHighMm: number[];
+            availableLowMm: number[];
+            availableMm: number[];
+            layerBottomsCm: number[];
+            livingCoverPercent: number[];
+            mineralNKgHa: number[];
+            residueCoverPercent: number[];
+            residueHighKgHa: number[];
+            residueKgHa: number[];
+            residueLowKgHa: number[];
+            waterPercent: number[][];
+        };
         Growing: {
             /** Format: double */
             baseC: number;
@@ -1658,6 +1671,18 @@ export interface components {
             /** Format: int32 */
             years: number;
             yieldUnit: string;
+        };
+        GrownView: {
+            alivePercent: number[];
+            coverPercent: number[];
+            heightHighCm: number[];
+            heightLowCm: number[];
+            massHighKgHa: number[];
+            massKgHa: number[];
+            massLowKgHa: number[];
+            nitrogenKgHa: number[];
+            rootCm: number[];
+            stage100: number[];
         };
         Imported: {
             current: boolean;
@@ -2026,6 +2051,7 @@ export interface components {
             frostedOn?: string;
             /** @enum {string} */
             group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            grown?: components["schemas"]["GrownView"];
             /** Format: double */
             heightM: number;
             id: string;
@@ -2241,6 +2267,7 @@ export interface components {
             /** Format: date */
             from: string;
             frosts: components["schemas"]["FrostView"][];
+            ground?: components["schemas"]["GroundWeeks"];
             /** Format: double */
             heightM: number;
             layerDepthsCm: number[];

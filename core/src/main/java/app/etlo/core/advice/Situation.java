@@ -81,6 +81,26 @@ public record Situation(
             Map<String, Double> aliveAtEnd,
             MixUse use) {}
 
+    /** A cover with what its mix grows into. */
+    public static Cover grown(Cover c, Optional<MixOutlook> outlook) {
+        return new Cover(
+                c.id(),
+                c.next(),
+                c.sown(),
+                c.end(),
+                c.components(),
+                c.blend(),
+                c.stand(),
+                c.credit(),
+                c.window(),
+                c.useful(),
+                outlook,
+                c.findings(),
+                c.seedbed(),
+                c.aliveAtEnd(),
+                c.use());
+    }
+
     /**
      * How the mix is meant.
      *
@@ -90,6 +110,7 @@ public record Situation(
      * @param programmes names of programmes the field is in
      * @param onSurface whether the seed stays lying on the ground
      * @param flown whether it is flown on
+     * @param rateFactor by which its way of sowing raises the drilled rate
      * @param standing the crop it is sown into
      */
     public record MixUse(
@@ -99,6 +120,7 @@ public record Situation(
             List<String> programmes,
             boolean onSurface,
             boolean flown,
+            double rateFactor,
             Optional<CropInTime> standing,
             Optional<SeedFertiliser> fertiliser) {}
 

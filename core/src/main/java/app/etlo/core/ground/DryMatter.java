@@ -29,6 +29,8 @@ final class DryMatter {
                         * Math.min(s.watered[p], s.nourished[p])
                         * topsShare(plant, s.stage[p])
                         * late(s.stage[p]);
+                s.lightMj[p] += s.parMj * s.light[p];
+                s.gained[p] += s.gain[p];
             }
         }
     }

@@ -83,12 +83,7 @@ final class EventEffects {
 
     private static void pass(GroundEvent.Pass e, GroundState s) {
         s.standing.move(e.flattenedShare(), s.surface);
-        if (e.killedShare() > 0 && e.disturbedShare() > 0) {
-            for (int i = s.liveCount - 1; i >= 0; i--) {
-                end(s, s.live[i], e.killedShare() * e.disturbedShare(), 0);
-            }
-        }
-        s.surface.move((1 - e.keptShare()) * e.disturbedShare(), s.mixed);
+        s.surface.move(1 - e.keptShare(), s.mixed);
     }
 
     private static void sow(GroundEvent.Sow e, GroundState s) {

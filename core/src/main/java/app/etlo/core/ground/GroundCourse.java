@@ -35,7 +35,9 @@ public final class GroundCourse {
         COVER,
         ROOT_M,
         NITROGEN_KG_HA,
-        STAND
+        STAND,
+        LIGHT_MJ_M2,
+        MADE_KG_HA
     }
 
     private static final int GROUND = OfGround.values().length;
@@ -81,6 +83,8 @@ public final class GroundCourse {
                 put(record, base + 4, s.root[p], member, through);
                 put(record, base + 5, s.nitrogen[p] * 10, member, through);
                 put(record, base + 6, s.plantsM2[p] / s.sownM2[p], member, through);
+                put(record, base + 7, s.lightMj[p], member, through);
+                put(record, base + 8, s.gained[p] * 10, member, through);
             }
         }
     }
@@ -145,6 +149,14 @@ public final class GroundCourse {
     /** The recorded days, counted from the first of the simulation, in order. */
     public int[] recordedDays() {
         return recordedDays.clone();
+    }
+
+    public int records() {
+        return recordedDays.length;
+    }
+
+    public int recordedDay(int record) {
+        return recordedDays[record];
     }
 
     /** Place of the record of a day; the last one before it where the day itself is not recorded. */

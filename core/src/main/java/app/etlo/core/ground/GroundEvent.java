@@ -76,21 +76,10 @@ public sealed interface GroundEvent {
     /**
      * A tool goes over the ground.
      *
-     * @param depthM it works to
-     * @param disturbedShare of the surface, 0 to 1
-     * @param keptShare of the flat residue of the disturbed surface that stays on top, 0 to 1
+     * @param keptShare of the flat residue that stays on top, 0 to 1; the rest is mixed in
      * @param flattenedShare of standing residue laid flat, 0 to 1
-     * @param killedShare of the plants of the disturbed surface, 0 to 1
      */
-    record Pass(
-            int day,
-            String key,
-            double depthM,
-            double disturbedShare,
-            double keptShare,
-            double flattenedShare,
-            double killedShare)
-            implements GroundEvent {
+    record Pass(int day, String key, double keptShare, double flattenedShare) implements GroundEvent {
         @Override
         public int rank() {
             return 3;

@@ -131,6 +131,11 @@ public final class GroundPlant {
         return id;
     }
 
+    /** Dry matter made of each MJ of light taken where nothing lacks, g. */
+    public double lightUseGMj() {
+        return rue;
+    }
+
     /** Critical nitrogen of the tops at a dry mass, %. */
     double criticalPercent(double gM2) {
         return read(criticalPercent, gM2);

@@ -69,6 +69,11 @@ public final class GroundSoil {
         return capacityMm[layer] - wiltingMm[layer];
     }
 
+    /** Water of a layer that roots can draw when it is at a share between wilting point, 0, and field capacity, 1, mm. */
+    public double reachableMm(int layer, double relativeWater) {
+        return rootedShare(layer, rootingM) * Math.max(0, relativeWater) * availableMm(layer);
+    }
+
     /** Share of a layer that roots of a depth have reached, 0 to 1. */
     double rootedShare(int layer, double rootM) {
         double reach = (Math.min(rootM, rootingM) - topM[layer]) / thicknessM[layer];

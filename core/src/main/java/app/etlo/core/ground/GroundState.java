@@ -42,6 +42,10 @@ final class GroundState {
     final double[] height;
     final double[] root;
     final double[] warmthSinceUp;
+    /** Light taken and mass made since it came up. */
+    final double[] lightMj;
+
+    final double[] gained;
     /** Those that are in the seedbed or up, in the order of sowing. */
     final int[] live;
 
@@ -90,6 +94,8 @@ final class GroundState {
         this.height = new double[n];
         this.root = new double[n];
         this.warmthSinceUp = new double[n];
+        this.lightMj = new double[n];
+        this.gained = new double[n];
         this.live = new int[n];
         this.light = new double[n];
         this.watered = new double[n];
@@ -226,6 +232,8 @@ final class GroundState {
         copy(o.height, height);
         copy(o.root, root);
         copy(o.warmthSinceUp, warmthSinceUp);
+        copy(o.lightMj, lightMj);
+        copy(o.gained, gained);
         copy(o.light, light);
         copy(o.gain, gain);
     }

@@ -9,6 +9,9 @@ import app.etlo.core.working.Source;
  * @param speedMph usual speed, miles per hour
  * @param depthIn usual depth, inches
  * @param shareDisturbed share of the surface it disturbs, 0 to 1
+ * @param residueKept share of flat residue that stays on the surface of the whole ground, 0 to 1 (from memory of USDA SCS and the
+ *     Equipment Manufacturers Institute 1992; Etlo's own where the leaflet has none)
+ * @param flattens share of standing residue laid flat, 0 to 1; Etlo's own
  */
 public record FieldOperation(
         String id,
@@ -18,6 +21,8 @@ public record FieldOperation(
         double speedMph,
         double depthIn,
         double shareDisturbed,
+        double residueKept,
+        double flattens,
         Source source) {
     private static final double CM_PER_IN = 2.54;
 

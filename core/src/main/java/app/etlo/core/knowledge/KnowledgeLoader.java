@@ -369,6 +369,8 @@ public final class KnowledgeLoader {
                 r.number("speedMph", 0.1, 120),
                 r.number("depthIn", 0, 40),
                 r.number("shareDisturbed", 0, 1),
+                r.number("residueKept", 0, 1),
+                r.number("flattens", 0, 1),
                 source(r));
     }
 

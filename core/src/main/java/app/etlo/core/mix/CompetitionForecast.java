@@ -1,7 +1,12 @@
 package app.etlo.core.mix;
 
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.weather.YearFigure;
+import app.etlo.core.working.Figure;
 import app.etlo.core.working.Formula;
+import app.etlo.core.working.Input;
+import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
 import java.util.HashMap;
 import java.util.List;
@@ -72,5 +77,39 @@ public final class CompetitionForecast implements MixForecast {
             }
         }
         return found;
+    }
+
+    @Override
+    public Figure part(String id, List<Sown> mix, int of, YearFigure year) {
+        Sown s = mix.get(of);
+        double alone = alone(s.species()).massKgHa()[year.member()];
+        return RULE.figure(
+                id,
+                "Dry tops, " + s.species().name(),
+                Unit.T_PER_HA,
+                Input.of(
+                        "alone",
+                        "Dry tops alone at the full rate",
+                        alone,
+                        Unit.KG_PER_HA,
+                        Origin.FORECAST,
+                        year.words()),
+                Input.of("slack", "Slack of thin stands", SLACK, Unit.FRACTION, Origin.LIBRARY, "own"),
+                Input.of("share", "Share of its full rate", s.share(), Unit.FRACTION, Origin.ENTERED, "mix"),
+                Input.of(
+                        "rivals",
+                        "Shares of the others, by how they compete",
+                        rivals(mix, of),
+                        Unit.FRACTION,
+                        Origin.LIBRARY,
+                        s.species().sourceOf("competitiveness").text()));
+    }
+
+    @Override
+    public double nitrogenKgHa(List<Sown> mix, int of, int member) {
+        Prospect p = alone(mix.get(of).species());
+        return p.massKgHa()[member]
+                * factor(mix.get(of).share(), rivals(mix, of))
+                * p.tops(member).nitrogenShare();
     }
 }

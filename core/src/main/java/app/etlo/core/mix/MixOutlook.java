@@ -36,6 +36,9 @@ public record MixOutlook(
         List<Figure> working) {
     private static final Formula SHARE =
             Formula.of("Share of the whole", "part / whole * 100", Source.identity("a share"), "part", "whole");
+    /** Carbon in dry matter; 42 to 45 % in published tables. */
+    private static final double CARBON_SHARE = 0.43;
+
     private static final Formula CN = Formula.of(
             "C:N of the mix", "carbon / nitrogen", Source.identity("carbon over nitrogen"), "carbon", "nitrogen");
 
@@ -44,7 +47,7 @@ public record MixOutlook(
      *
      * @param prefix of the figures' ids, {@code mix/<cover>}
      */
-    public static Optional<MixOutlook> of(String prefix, List<Sown> mix, CompetitionForecast forecast, MixPlace place) {
+    public static Optional<MixOutlook> of(String prefix, List<Sown> mix, MixForecast forecast, MixPlace place) {
         if (mix.isEmpty()) {
             return Optional.empty();
         }
@@ -61,12 +64,7 @@ public record MixOutlook(
     }
 
     private static MixOutlook worked(
-            String prefix,
-            List<Sown> mix,
-            double[][] mass,
-            YearFigure year,
-            CompetitionForecast forecast,
-            MixPlace place) {
+            String prefix, List<Sown> mix, double[][] mass, YearFigure year, MixForecast forecast, MixPlace place) {
         List<Figure> parts = new ArrayList<>();
         List<Input> sums = new ArrayList<>();
         for (int i = 0; i < mix.size(); i++) {
@@ -76,9 +74,10 @@ public record MixOutlook(
         }
         Figure whole = banded(
                 Formula.sum("Dry tops of the mix", mix.size())
-                        .remarking("The middle is the sum in one year; the band is that of the sums of all years.")
+                        .remarking(
+                                "The middle is the sum in one year; the band is that of the sums of all years, and where growth is simulated of the model's own error.")
                         .figure(prefix + "/mass", "Dry tops of the mix", Unit.T_PER_HA, sums),
-                year.band().map(v -> v / 1000));
+                forecast.widened(year.band()).map(v -> v / 1000));
         List<Figure> shares = IntStream.range(0, mix.size())
                 .mapToObj(i -> SHARE.figure(
                         prefix + "/" + mix.get(i).species().id() + "/standShare",
@@ -135,41 +134,10 @@ public record MixOutlook(
     }
 
     private static Figure part(
-            String prefix, List<Sown> mix, int i, double[] mass, YearFigure year, CompetitionForecast forecast) {
-        Sown s = mix.get(i);
-        double factor = CompetitionForecast.factor(s.share(), CompetitionForecast.rivals(mix, i));
-        double[] sorted = mass.clone();
-        Arrays.sort(sorted);
-        double alone = factor > 0 ? mass[year.member()] / factor : 0;
-        Figure f = CompetitionForecast.RULE.figure(
-                prefix + "/" + s.species().id() + "/mass",
-                "Dry tops, " + s.species().name(),
-                Unit.T_PER_HA,
-                Input.of(
-                        "alone",
-                        "Dry tops alone at the full rate",
-                        alone,
-                        Unit.KG_PER_HA,
-                        Origin.FORECAST,
-                        year.words()),
-                Input.of(
-                        "slack",
-                        "Slack of thin stands",
-                        CompetitionForecast.SLACK,
-                        Unit.FRACTION,
-                        Origin.LIBRARY,
-                        "own"),
-                Input.of("share", "Share of its full rate", s.share(), Unit.FRACTION, Origin.ENTERED, "mix"),
-                Input.of(
-                        "rivals",
-                        "Shares of the others, by how they compete",
-                        CompetitionForecast.rivals(mix, i),
-                        Unit.FRACTION,
-                        Origin.LIBRARY,
-                        s.species().sourceOf("competitiveness").text()));
-        double low = sorted[(int) (0.1 * (sorted.length - 1))] / 1000;
-        double high = sorted[(int) Math.ceil(0.9 * (sorted.length - 1))] / 1000;
-        return banded(f, new Band(Math.min(low, f.middle()), f.middle(), Math.max(high, f.middle())));
+            String prefix, List<Sown> mix, int i, double[] mass, YearFigure year, MixForecast forecast) {
+        Figure f = forecast.part(prefix + "/" + mix.get(i).species().id() + "/mass", mix, i, year);
+        Band weather = band(mass, f.middle() * 1000);
+        return banded(f, forecast.widened(weather).map(v -> v / 1000));
     }
 
     private static Optional<Figure> cn(
@@ -177,9 +145,8 @@ public record MixOutlook(
         double carbon = 0;
         double nitrogen = 0;
         for (int i = 0; i < mix.size(); i++) {
-            var tops = forecast.alone(mix.get(i).species()).tops(year.member());
-            carbon += parts.get(i).middle() * 1000 * tops.carbonShare();
-            nitrogen += parts.get(i).middle() * 1000 * tops.nitrogenShare();
+            carbon += parts.get(i).middle() * 1000 * CARBON_SHARE;
+            nitrogen += forecast.nitrogenKgHa(mix, i, year.member());
         }
         return nitrogen <= 0
                 ? Optional.empty()
@@ -210,6 +177,15 @@ public record MixOutlook(
                 f.origin(),
                 "computed, middle year",
                 Optional.of(f.id()));
+    }
+
+    /** One year in ten to nine in ten, around a middle. */
+    private static Band band(double[] years, double middle) {
+        double[] sorted = years.clone();
+        Arrays.sort(sorted);
+        double low = sorted[(int) (0.1 * (sorted.length - 1))];
+        double high = sorted[(int) Math.ceil(0.9 * (sorted.length - 1))];
+        return new Band(Math.min(low, middle), middle, Math.max(high, middle));
     }
 
     /** The same figure with the band of the weather years in place of its inputs'. */

@@ -30,6 +30,7 @@ import java.util.Optional;
  * @param dates on which the operations fall, by operation
  * @param site the weather it is reckoned with; absent when nothing says where the field lies
  * @param calendar what has to be decided by when, in time
+ * @param ground the simulation; absent without weather or anything sown
  * @param laterPasses passes after the last harvest, which belong to no crop yet
  */
 public record Evaluated(
@@ -48,7 +49,8 @@ public record Evaluated(
         Optional<YearsAhead> years,
         Optional<FrostDates> frost,
         SoilProfile soil,
-        List<Decision> calendar) {
+        List<Decision> calendar,
+        Optional<PlanGround> ground) {
 
     /**
      * @param passes every pass from after the previous harvest through this one's, in time

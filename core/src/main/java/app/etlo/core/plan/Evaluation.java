@@ -186,7 +186,7 @@ public record Evaluation(
     /** What needs a decision next. */
     public record NextDecision(String what, LocalDate date, Step step) {}
 
-    /** The ground section: what stands, lies and cuts, in time. Heights are typical ones, not forecasts. */
+    /** The ground section: what stands, lies and cuts, in time, as simulated; without weather heights are typical ones. */
     public record SectionView(
             LocalDate from,
             LocalDate to,
@@ -201,7 +201,8 @@ public record Evaluation(
             List<PinView> pins,
             Optional<WeatherWeeks> weather,
             Optional<Double> panDepthCm,
-            List<Double> layerDepthsCm) {
+            List<Double> layerDepthsCm,
+            Optional<GroundWeeks> ground) {
 
         /** The same for a list, where weather has no room. */
         public SectionView withoutWeather() {
@@ -219,9 +220,65 @@ public record Evaluation(
                     pins,
                     Optional.empty(),
                     panDepthCm,
-                    layerDepthsCm);
+                    layerDepthsCm,
+                    ground.map(GroundWeeks::withoutDetail));
         }
     }
+
+    /**
+     * The simulated ground by weeks from the section's first day: middles, and where told 1 year in 10 and 9 in 10.
+     *
+     * @param layerBottomsCm lower edges of the layers of water
+     * @param waterPercent of each layer between wilting point, 0, and field capacity, 100, by layer and week
+     */
+    public record GroundWeeks(
+            List<Integer> livingCoverPercent,
+            List<Integer> residueCoverPercent,
+            List<Integer> residueKgHa,
+            List<Integer> residueLowKgHa,
+            List<Integer> residueHighKgHa,
+            List<Integer> mineralNKgHa,
+            List<Integer> availableMm,
+            List<Integer> availableLowMm,
+            List<Integer> availableHighMm,
+            List<Integer> layerBottomsCm,
+            List<List<Integer>> waterPercent) {
+
+        /** The residue alone, for a list. */
+        GroundWeeks withoutDetail() {
+            return new GroundWeeks(
+                    List.of(),
+                    List.of(),
+                    residueKgHa,
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of());
+        }
+    }
+
+    /**
+     * How a plant grows by weeks from its stand's first day, as the outline goes: middles, and with low and high the band of weather and
+     * model together.
+     *
+     * @param stage100 a hundred times the stage: 100 is anthesis or early bloom
+     * @param alivePercent share of the years in which it still stands
+     */
+    public record GrownView(
+            List<Integer> massKgHa,
+            List<Integer> massLowKgHa,
+            List<Integer> massHighKgHa,
+            List<Integer> heightLowCm,
+            List<Integer> heightHighCm,
+            List<Integer> rootCm,
+            List<Integer> nitrogenKgHa,
+            List<Integer> coverPercent,
+            List<Integer> stage100,
+            List<Integer> alivePercent) {}
 
     /** From a usual first autumn frost to the usual last spring frost after it. */
     public record FrostView(LocalDate from, LocalDate to) {}
@@ -235,8 +292,9 @@ public record Evaluation(
     /**
      * One species of a stand.
      *
-     * @param frostedOn the usual first frost after sowing, for what does not stand frost
-     * @param courseCm outline of typical height, cm, every seven days from the stand's first day to its last
+     * @param frostedOn the day by which frost has ended it in half of the years; without weather the usual first frost
+     * @param courseCm height, cm, every seven days from the stand's first day to its last: simulated, or typical without weather
+     * @param grown how it grows, where that is simulated
      */
     public record PartView(
             String id,
@@ -247,7 +305,8 @@ public record Evaluation(
             double rootDepthM,
             boolean taproot,
             Optional<LocalDate> frostedOn,
-            List<Integer> courseCm) {}
+            List<Integer> courseCm,
+            Optional<GrownView> grown) {}
 
     public record ResidueView(String id, String label, LocalDate from, LocalDate to, double tHa, String figureId) {}
 

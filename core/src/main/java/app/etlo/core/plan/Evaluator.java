@@ -7,11 +7,14 @@ import app.etlo.core.field.FieldArea;
 import app.etlo.core.field.FrostDates;
 import app.etlo.core.field.SoilProfile;
 import app.etlo.core.field.SoilWaterLimits;
+import app.etlo.core.ground.GroundSoil;
+import app.etlo.core.ground.GroundWeather;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.Component;
 import app.etlo.core.mix.LateSowing;
+import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.SeedLot;
 import app.etlo.core.mix.SeedPlaced;
@@ -31,6 +34,7 @@ import app.etlo.core.plan.PlanDocument.MixEntry;
 import app.etlo.core.plan.PlanDocument.NitrogenEntry;
 import app.etlo.core.plan.PlanDocument.ParamsEntry;
 import app.etlo.core.plan.PlanDocument.StandEntry;
+import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.GrainYield;
@@ -52,11 +56,13 @@ import java.time.LocalDate;
 import java.time.MonthDay;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Turns a plan document and its context into an evaluation. What a plan does not say yet simply yields no figure; nothing
@@ -132,6 +138,8 @@ public final class Evaluator {
         private final PlanWindows planWindows;
         private final Figure area;
         private final Map<String, MixBench> benches = new LinkedHashMap<>();
+        /** Made when first simulated. */
+        private GroundWeather groundWeather;
 
         Run(PlanDocument plan, Context context, LocalDate asOf) {
             this.knowledge = Evaluator.this.knowledge.corrected(context.corrections());
@@ -158,26 +166,23 @@ public final class Evaluator {
                     coverSpans(),
                     context.field().evapotranspirationScale().orElse(1.0));
             offer.ifPresent(o -> windows.forEach(w -> o.of(w).forEach(this::keep)));
-            List<Situation.Cover> covers = new ArrayList<>();
-            List<CoverResult> coverResults = new ArrayList<>();
-            for (CoverEntry entry : plan.covers()) {
-                Optional<Window> window = planWindows.of(entry);
-                Situation.Cover cover = cover(entry, window);
-                covers.add(cover);
-                coverResults.add(new CoverResult(
-                        entry,
-                        cover.next(),
-                        cover.sown(),
-                        cover.end(),
-                        cover.components().stream().map(Component::species).toList(),
-                        cover.blend(),
-                        window,
-                        cover.useful(),
-                        cover.outlook(),
-                        Optional.ofNullable(benches.get(entry.id()))));
-            }
+            List<Situation.Cover> sown =
+                    plan.covers().stream().map(c -> cover(c, planWindows.of(c))).toList();
+            List<CropResult> cropResults = crops(sown);
+            Optional<PlanGround> ground = ground(sown);
+            List<Situation.Cover> covers =
+                    sown.stream().map(c -> grown(c, sown, ground)).toList();
+            ground.ifPresent(g -> new GroundFigures(g, f -> keep(f))
+                    .all(crops, covers, site.orElseThrow().climate().place().isSouthern()));
+            List<CoverResult> coverResults = plan.covers().stream()
+                    .map(entry -> coverResult(
+                            entry,
+                            covers.stream()
+                                    .filter(c -> c.id().equals(entry.id()))
+                                    .findFirst()
+                                    .orElseThrow()))
+                    .toList();
             List<Decision> calendar = new DecisionCalendar(context.field(), coverResults, offer, f -> keep(f)).all();
-            List<CropResult> cropResults = crops(covers);
             List<Pass> later = timeline.passes().stream()
                     .filter(p -> cropResults.stream().noneMatch(c -> c.passes().contains(p)))
                     .toList();
@@ -217,7 +222,93 @@ public final class Evaluator {
                     years,
                     frost,
                     soil,
-                    calendar);
+                    calendar,
+                    ground);
+        }
+
+        private CoverResult coverResult(CoverEntry entry, Situation.Cover cover) {
+            return new CoverResult(
+                    entry,
+                    cover.next(),
+                    cover.sown(),
+                    cover.end(),
+                    cover.components().stream().map(Component::species).toList(),
+                    cover.blend(),
+                    cover.window(),
+                    cover.useful(),
+                    cover.outlook(),
+                    Optional.ofNullable(benches.get(entry.id())));
+        }
+
+        /** The plan's ground over the weather years; empty without weather or anything sown. */
+        private Optional<PlanGround> ground(List<Situation.Cover> covers) {
+            Optional<LocalDate> first = Stream.concat(
+                            crops.stream().flatMap(c -> c.planted().stream()),
+                            covers.stream().flatMap(c -> c.sown().stream()))
+                    .filter(d -> years.filter(y ->
+                                    !d.isBefore(y.from()) && d.isBefore(y.from().plusDays(y.days())))
+                            .isPresent())
+                    .min(Comparator.naturalOrder());
+            return first.map(d -> simulated(covers, Map.of()));
+        }
+
+        private PlanGround simulated(List<Situation.Cover> covers, Map<String, List<Sown>> mixes) {
+            YearsAhead y = years.orElseThrow();
+            GroundEvents events =
+                    GroundEvents.of(knowledge, y.from(), crops, covers, timeline.passes(), fedKgHa(), mixes);
+            if (groundWeather == null) {
+                groundWeather = GroundWeather.of(
+                        y, asOf, context.field().evapotranspirationScale().orElse(1.0));
+            }
+            return PlanGround.of(y.from(), events, GroundSoil.of(soil), groundWeather);
+        }
+
+        /** Nitrogen that each crop is taken to be fed: what is left to buy, else the need of the usual yield. */
+        private Map<String, Double> fedKgHa() {
+            Map<String, Double> fed = new LinkedHashMap<>();
+            for (CropInTime c : crops) {
+                Figure left = figures.get("feed/" + c.id() + "/leftToBuy");
+                double usual = Need.byYieldGoal(
+                                "feed/" + c.id(),
+                                c.crop(),
+                                Optional.of(new Quantity(c.crop().yieldKgHa().middle(), Unit.KG_PER_HA)),
+                                Optional.empty())
+                        .map(f -> f.in(Unit.KG_PER_HA))
+                        .orElse(0.0);
+                fed.put(c.id(), left != null ? left.in(Unit.KG_PER_HA) : usual);
+            }
+            return fed;
+        }
+
+        /** A cover with what its mix grows into: by the simulation where there is one. */
+        private Situation.Cover grown(Situation.Cover cover, List<Situation.Cover> all, Optional<PlanGround> ground) {
+            MixBench bench = benches.get(cover.id());
+            if (bench == null) {
+                return cover;
+            }
+            LocalDate last = bench.forecast().season().end();
+            MixBench by = ground.filter(g -> cover.sown().isPresent())
+                    .map(g -> bench.grown(simple -> new GroundForecast(
+                            simple,
+                            knowledge,
+                            mix -> mix.equals(mixOf(cover))
+                                    ? grownMix(g, cover.id(), mix, last)
+                                    : grownMix(simulated(all, Map.of(cover.id(), mix)), cover.id(), mix, last))))
+                    .orElse(bench);
+            benches.put(cover.id(), by);
+            Optional<MixOutlook> outlook = cover.blend().flatMap(m -> by.outlook("mix/" + cover.id(), m.rates()));
+            outlook.ifPresent(o -> o.figures().forEach(this::keep));
+            return Situation.grown(cover, outlook);
+        }
+
+        private List<Sown> mixOf(Situation.Cover cover) {
+            return cover.blend().map(b -> MixBench.sown(b.rates())).orElse(List.of());
+        }
+
+        private GrownMix grownMix(PlanGround g, String coverId, List<Sown> mix, LocalDate last) {
+            List<Integer> plants =
+                    mix.stream().map(m -> g.plant(coverId, m.species().id())).toList();
+            return GrownMix.of(g, plants, g.before(last));
         }
 
         private List<GroundCover.CoverSpan> coverSpans() {
@@ -281,9 +372,6 @@ public final class Evaluator {
                     years,
                     soil);
             bench.ifPresent(b -> benches.put(entry.id(), b));
-            Optional<MixOutlook> outlook =
-                    bench.flatMap(b -> blend.flatMap(m -> b.outlook("mix/" + entry.id(), m.rates())));
-            outlook.ifPresent(o -> o.figures().forEach(this::keep));
             List<Species> sownSpecies =
                     components.stream().map(Component::species).toList();
             Optional<Seedbed> seedbed =
@@ -300,7 +388,7 @@ public final class Evaluator {
                     credit,
                     window,
                     useful,
-                    outlook,
+                    Optional.empty(),
                     bench.map(b -> b.findings(components, knowledge)).orElse(Map.of()),
                     seedbed,
                     bench.map(b -> b.aliveAtEnd(components)).orElse(Map.of()),
@@ -310,7 +398,7 @@ public final class Evaluator {
                             components,
                             end,
                             sowing(entry).purpose(),
-                            sowing(entry).method().id(),
+                            sowing(entry).method(),
                             standing(entry),
                             fertiliser(entry),
                             knowledge));

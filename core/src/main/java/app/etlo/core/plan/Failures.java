@@ -1,7 +1,7 @@
 package app.etlo.core.plan;
 
 import app.etlo.core.mix.AimDelivery;
-import app.etlo.core.mix.CompetitionForecast;
+import app.etlo.core.mix.MixForecast;
 import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.plan.Evaluation.FigureView;
@@ -54,8 +54,7 @@ public final class Failures {
         return found;
     }
 
-    private static Optional<MixOutlook> outlook(
-            String coverId, List<Sown> mix, CompetitionForecast forecast, MixBench bench) {
+    private static Optional<MixOutlook> outlook(String coverId, List<Sown> mix, MixForecast forecast, MixBench bench) {
         return MixOutlook.of("mix/" + coverId + "/without", mix, forecast, bench.place());
     }
 

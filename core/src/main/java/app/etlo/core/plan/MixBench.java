@@ -6,6 +6,7 @@ import app.etlo.core.mix.CompetitionForecast;
 import app.etlo.core.mix.Component;
 import app.etlo.core.mix.Finding;
 import app.etlo.core.mix.Fitness;
+import app.etlo.core.mix.MixForecast;
 import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.MixPlace;
@@ -26,9 +27,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /** What a cover's mix is judged with: its season, the forecast for it, and its place in the plan. */
-public record MixBench(CompetitionForecast forecast, MixPlace place) {
+public record MixBench(MixForecast forecast, MixPlace place) {
 
     /** Of a cover; empty without weather, or where neither dates nor a window say when it grows. */
     static Optional<MixBench> of(
@@ -94,6 +96,11 @@ public record MixBench(CompetitionForecast forecast, MixPlace place) {
                 .toList();
     }
 
+    /** The same with growth simulated. */
+    MixBench grown(UnaryOperator<MixForecast> by) {
+        return new MixBench(by.apply(forecast), place);
+    }
+
     /** What speaks against each species of a mix. */
     Map<String, List<Finding>> findings(List<Component> components, Knowledge knowledge) {
         Map<String, List<Finding>> found = new LinkedHashMap<>();
@@ -111,7 +118,12 @@ public record MixBench(CompetitionForecast forecast, MixPlace place) {
 
     /** What the rates of a mix grow into. */
     Optional<MixOutlook> outlook(String prefix, List<SeedRate> rates) {
-        List<Sown> mix = rates.stream()
+        return MixOutlook.of(prefix, sown(rates), forecast, place);
+    }
+
+    /** The species of a mix by their shares of the full rate over the whole field. */
+    static List<Sown> sown(List<SeedRate> rates) {
+        return rates.stream()
                 .map(r -> new Sown(
                         r.component().species(),
                         r.component().zone().share().middle()
@@ -119,6 +131,5 @@ public record MixBench(CompetitionForecast forecast, MixPlace place) {
                                 * r.plsKgHa().middle()
                                 / r.component().species().fullRateKgHa().middle()))
                 .toList();
-        return MixOutlook.of(prefix, mix, forecast, place);
     }
 }

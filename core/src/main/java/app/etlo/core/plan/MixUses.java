@@ -4,6 +4,7 @@ import app.etlo.core.advice.Situation.MixUse;
 import app.etlo.core.advice.Situation.SeedFertiliser;
 import app.etlo.core.knowledge.Caution;
 import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.SowingMethod;
 import app.etlo.core.mix.Component;
 import app.etlo.core.mix.MixPlace;
 import app.etlo.core.plan.PlanDocument.CoverEntry;
@@ -25,7 +26,7 @@ final class MixUses {
             List<Component> components,
             Optional<Termination> end,
             double purpose,
-            String method,
+            SowingMethod method,
             Optional<CropInTime> standing,
             Optional<SeedFertiliser> fertiliser,
             Knowledge knowledge) {
@@ -46,8 +47,9 @@ final class MixUses {
                 field.programmes().orElse(List.of()).stream()
                         .map(FieldEntry.Programme::name)
                         .toList(),
-                Set.of("broadcast", "flown").contains(method),
-                method.equals("flown"),
+                Set.of("broadcast", "flown").contains(method.id()),
+                method.id().equals("flown"),
+                method.rateFactor(),
                 standing,
                 fertiliser);
     }

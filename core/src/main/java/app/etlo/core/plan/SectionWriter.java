@@ -6,6 +6,7 @@ import app.etlo.core.knowledge.Species;
 import app.etlo.core.plan.Evaluated.CoverResult;
 import app.etlo.core.plan.Evaluated.CropResult;
 import app.etlo.core.plan.Evaluation.FrostView;
+import app.etlo.core.plan.Evaluation.GrownView;
 import app.etlo.core.plan.Evaluation.PartView;
 import app.etlo.core.plan.Evaluation.PassView;
 import app.etlo.core.plan.Evaluation.PinView;
@@ -103,7 +104,8 @@ final class SectionWriter {
                 e.context().field().layers().stream()
                         .flatMap(List::stream)
                         .map(l -> l.depth().in(Unit.CENTIMETRE))
-                        .toList());
+                        .toList(),
+                e.ground().map(g -> GroundSeries.weeks(g, span.from(), span.to())));
     }
 
     private record Span(LocalDate from, LocalDate to) {}
@@ -153,7 +155,9 @@ final class SectionWriter {
                         crop.rootDepthM(),
                         crop.taproot(),
                         Optional.empty(),
-                        course.ofCrop(from, to, crop.heightM()))));
+                        simulatedHeights(t.id(), crop.id(), from, to)
+                                .orElseGet(() -> course.ofCrop(from, to, crop.heightM())),
+                        grown(t.id(), crop.id(), from, to))));
     }
 
     private Optional<StandView> coverStand(CoverResult c) {
@@ -164,14 +168,37 @@ final class SectionWriter {
                         EvaluationWriter.name(c),
                         c.sown(),
                         end,
-                        (from, to) ->
-                                c.species().stream().map(s -> part(s, from, to)).toList())
+                        (from, to) -> c.species().stream()
+                                .map(s -> part(c.entry().id(), s, from, to))
+                                .toList())
                 .map(s -> c.end().isPresent()
                         ? s
                         : new StandView(s.id(), true, s.label(), s.from(), s.to(), true, s.parts()));
     }
 
-    private PartView part(Species s, LocalDate from, LocalDate to) {
+    private Optional<List<Integer>> simulatedHeights(String stand, String plant, LocalDate from, LocalDate to) {
+        return e.ground().filter(g -> g.has(stand, plant)).map(g -> GroundSeries.heightsCm(g, stand, plant, from, to));
+    }
+
+    private Optional<GrownView> grown(String stand, String plant, LocalDate from, LocalDate to) {
+        return e.ground().filter(g -> g.has(stand, plant)).map(g -> GroundSeries.grown(g, stand, plant, from, to));
+    }
+
+    private PartView part(String stand, Species s, LocalDate from, LocalDate to) {
+        Optional<PlanGround> ground = e.ground().filter(g -> g.has(stand, s.id()));
+        if (ground.isPresent()) {
+            return new PartView(
+                    s.id(),
+                    s.name(),
+                    s.group(),
+                    s.form(),
+                    s.heightM(),
+                    s.rootDepthM(),
+                    s.taproot(),
+                    GroundSeries.lost(ground.get(), stand, s.id(), from, to),
+                    GroundSeries.heightsCm(ground.get(), stand, s.id(), from, to),
+                    grown(stand, s.id(), from, to));
+        }
         boolean tender = s.group() == Group.WARM_GRASS || s.group() == Group.WARM_LEGUME;
         Optional<LocalDate> frosted = frost.filter(f -> tender)
                 .flatMap(f -> f.autumnFrostFor(from))
@@ -185,7 +212,8 @@ final class SectionWriter {
                 s.rootDepthM(),
                 s.taproot(),
                 frosted,
-                course.ofCover(from, frosted.orElse(to), s.heightM()));
+                course.ofCover(from, frosted.orElse(to), s.heightM()),
+                Optional.empty());
     }
 
     private static Optional<StandView> stand(
@@ -203,6 +231,7 @@ final class SectionWriter {
                 });
     }
 
+    /** Without a simulation what was left lies as it fell; with one the weekly residue is drawn. */
     private List<ResidueView> residues(LocalDate sectionEnd) {
         List<ResidueView> found = new ArrayList<>();
         for (CropResult c : e.crops()) {

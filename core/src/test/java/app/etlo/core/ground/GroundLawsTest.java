@@ -52,9 +52,7 @@ class GroundLawsTest {
                     switch (i) {
                         case 0 -> new GroundEvent.Fertilise(day, key, 30 * r.nextDouble());
                         case 1 -> new GroundEvent.Irrigate(day, key, 80 * r.nextDouble());
-                        case 2 ->
-                            new GroundEvent.Pass(
-                                    day, key, 0.1, r.nextDouble(), r.nextDouble(), r.nextDouble(), r.nextDouble());
+                        case 2 -> new GroundEvent.Pass(day, key, r.nextDouble(), r.nextDouble());
                         case 3 -> new GroundEvent.Graze(day, key, r.nextDouble(), r.nextDouble());
                         case 4 -> new GroundEvent.Observe(day, key, 0, 0.5 + r.nextDouble(), 0.5 + r.nextDouble());
                         default ->

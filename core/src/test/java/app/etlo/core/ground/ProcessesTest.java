@@ -207,13 +207,13 @@ class ProcessesTest {
         assertThat(Trials.soil(Texture.SAND, 2, 0.45).rootedShare(3, 1.5)).isZero();
     }
 
-    /** Pass by hand: half of the surface worked, a fifth of its residue kept: 40 % goes under. */
+    /** A tool that keeps 60 % of the residue and lays the stubble flat first: 40 % of all of it goes under. */
     @Test
     void a_pass_buries_and_flattens() {
         GroundState s = state();
         s.surface.add(400, 4, 0.005);
         s.standing.add(100, 1, 0.005);
-        EventEffects.apply(new GroundEvent.Pass(0, "p", 0.1, 0.5, 0.2, 1, 0), s);
+        EventEffects.apply(new GroundEvent.Pass(0, "p", 0.6, 1), s);
         assertThat(s.standing.massGM2()).isZero();
         assertThat(s.surface.massGM2()).isCloseTo(500 * 0.6, within(1e-9));
         assertThat(s.mixed.massGM2()).isCloseTo(500 * 0.4, within(1e-9));

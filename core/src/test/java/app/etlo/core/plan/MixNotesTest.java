@@ -86,7 +86,7 @@ class MixNotesTest {
     @Test
     void one_species_takes_the_light() {
         mix("cereal-rye", 100, "white-clover", 5, "red-clover", 5).speaks("canopy-dominated", Weight.THINK);
-        mix("cereal-rye", 30, "hairy-vetch", 60, "crimson-clover", 50).silent("canopy-dominated");
+        mix("cereal-rye", 8, "hairy-vetch", 70, "crimson-clover", 60).silent("canopy-dominated");
     }
 
     @Test

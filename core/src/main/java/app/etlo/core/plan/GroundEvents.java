@@ -1,0 +1,263 @@
+package app.etlo.core.plan;
+
+import app.etlo.core.advice.Situation;
+import app.etlo.core.ground.GroundEvent;
+import app.etlo.core.ground.GroundEvent.Kill;
+import app.etlo.core.ground.GroundPlant;
+import app.etlo.core.ground.GroundScript;
+import app.etlo.core.ground.GroundSoil;
+import app.etlo.core.knowledge.Crop;
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.PlantKind;
+import app.etlo.core.knowledge.Species;
+import app.etlo.core.mix.MixForecast;
+import app.etlo.core.rotation.CropInTime;
+import app.etlo.core.termination.Termination;
+import app.etlo.core.tillage.Pass;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * The plan as plain effects on the ground: what comes up, what is taken, killed, buried and fed, and when. Methods and machines
+ * are turned into shares here; the simulation does not know them.
+ */
+final class GroundEvents {
+    /** Live seeds of a drilled cover that become plants; Etlo's own round share until counts are kept. */
+    static final double EMERGES = 0.75;
+
+    private static final double GM2_OF_KG_HA = 0.1;
+    /** Nitrogen above this is given in two parts. */
+    private static final double AT_ONCE_KG_HA = 60;
+
+    private static final int SECOND_PART_DAYS = 35;
+    /** Share of the tops removed where no harvest index is held: forage, roots and leaves are sold nearly whole. */
+    private static final double SOLD_WHOLE = 0.75;
+
+    private static final double MOST_NITROGEN_REMOVED = 0.9;
+    /** Grain is richer in nitrogen than straw. */
+    private static final double GRAIN_RICHER = 1.5;
+
+    private static final double STUBBLE_STANDS = 0.4;
+
+    /** Share of killed tops that stays upright, by termination method; Etlo's own. */
+    private static final Map<String, Double> STANDS = Map.of(
+            "burndown",
+            0.8,
+            "roller-crimper",
+            0.1,
+            "roll-and-burndown",
+            0.1,
+            "mow",
+            0.05,
+            "graze",
+            0.3,
+            "undercut",
+            0.3);
+
+    /**
+     * A plant of a stand.
+     *
+     * @param index among the plants of the simulation
+     */
+    record Standing(String standId, String plantId, int index, LocalDate sown) {}
+
+    /**
+     * @param species of a cover; empty for a crop
+     */
+    private record Sown(
+            String standId,
+            LocalDate day,
+            Optional<Species> species,
+            GroundPlant plant,
+            double plantsM2,
+            boolean onSurface) {}
+
+    private final Knowledge knowledge;
+    private final LocalDate from;
+    private final List<Standing> standings = new ArrayList<>();
+    private final List<GroundPlant> plants = new ArrayList<>();
+    private final List<GroundEvent> events = new ArrayList<>();
+    /** Of covers by plant; empty for crops. */
+    private final List<Optional<Species>> species = new ArrayList<>();
+
+    private GroundEvents(Knowledge knowledge, LocalDate from) {
+        this.knowledge = knowledge;
+        this.from = from;
+    }
+
+    /**
+     * @param from first day of the simulation
+     * @param fedKgHa nitrogen each crop is taken to be fed, kg/ha
+     * @param mixes sown in place of a cover's own, by cover
+     */
+    static GroundEvents of(
+            Knowledge knowledge,
+            LocalDate from,
+            List<CropInTime> crops,
+            List<Situation.Cover> covers,
+            List<Pass> passes,
+            Map<String, Double> fedKgHa,
+            Map<String, List<MixForecast.Sown>> mixes) {
+        GroundEvents g = new GroundEvents(knowledge, from);
+        Stream.concat(
+                        crops.stream().flatMap(c -> g.crop(c).stream()),
+                        covers.stream().flatMap(c -> g.cover(c, mixes.getOrDefault(c.id(), g.mix(c))).stream()))
+                .filter(s -> !s.day().isBefore(from))
+                .sorted(Comparator.comparing(Sown::day)
+                        .thenComparing(Sown::standId)
+                        .thenComparing(x -> x.plant().id()))
+                .forEach(g::sow);
+        crops.forEach(c -> g.harvest(c, fedKgHa.getOrDefault(c.id(), 0.0)));
+        covers.forEach(g::end);
+        passes.forEach(g::pass);
+        return g;
+    }
+
+    GroundScript script(GroundSoil soil) {
+        return new GroundScript(
+                soil, plants, events.stream().filter(e -> e.day() >= 0).toList());
+    }
+
+    List<Standing> standings() {
+        return List.copyOf(standings);
+    }
+
+    static GroundPlant plant(Knowledge knowledge, Species s) {
+        PlantKind kind = knowledge.plantKinds().species(s.id());
+        return GroundPlant.of(s, kind, knowledge.species().get(kind.model().orElse(s.id())));
+    }
+
+    private int day(LocalDate date) {
+        return (int) ChronoUnit.DAYS.between(from, date);
+    }
+
+    private Optional<Sown> crop(CropInTime c) {
+        Crop crop = c.crop();
+        return c.planted()
+                .map(d -> new Sown(
+                        c.id(),
+                        d,
+                        Optional.empty(),
+                        GroundPlant.of(crop, knowledge.plantKinds().crop(crop.id())),
+                        crop.growing().populationHa() / 1e4 * crop.growing().standTarget(),
+                        false));
+    }
+
+    private List<MixForecast.Sown> mix(Situation.Cover c) {
+        return c.blend().map(b -> MixBench.sown(b.rates())).orElse(List.of());
+    }
+
+    /** Of the live seeds of a drilled full rate so many come up; the more that other ways of sowing take are lost. */
+    private List<Sown> cover(Situation.Cover c, List<MixForecast.Sown> mix) {
+        return c.sown().stream()
+                .flatMap(d -> mix.stream()
+                        .map(m -> new Sown(
+                                c.id(),
+                                d,
+                                Optional.of(m.species()),
+                                plant(knowledge, m.species()),
+                                EMERGES * seedsM2(m) / c.use().rateFactor(),
+                                c.use().onSurface())))
+                .toList();
+    }
+
+    private static double seedsM2(MixForecast.Sown m) {
+        return m.share()
+                * m.species().fullRateKgHa().middle()
+                * m.species().seedsPerKg().middle()
+                / 1e4;
+    }
+
+    private void sow(Sown s) {
+        int index = plants.size();
+        plants.add(s.plant());
+        standings.add(new Standing(s.standId(), s.plant().id(), index, s.day()));
+        species.add(s.species());
+        events.add(new GroundEvent.Sow(
+                day(s.day()), s.standId() + "/" + s.plant().id(), index, s.plantsM2(), s.onSurface()));
+    }
+
+    private Optional<Standing> standing(String standId) {
+        return standings.stream().filter(s -> s.standId().equals(standId)).findFirst();
+    }
+
+    private void harvest(CropInTime c, double fedKgHa) {
+        Optional<Standing> standing = standing(c.id());
+        standing.ifPresent(s -> {
+            c.harvested().filter(h -> h.isAfter(s.sown())).ifPresent(h -> {
+                double removed = c.crop().harvestIndex().orElse(SOLD_WHOLE);
+                events.add(new GroundEvent.Harvest(
+                        day(h),
+                        c.id(),
+                        s.index(),
+                        removed,
+                        Math.min(MOST_NITROGEN_REMOVED, GRAIN_RICHER * removed),
+                        STUBBLE_STANDS));
+            });
+            feed(c.id(), s.sown(), fedKgHa);
+        });
+    }
+
+    private void feed(String id, LocalDate planted, double kgHa) {
+        if (kgHa <= 0) {
+            return;
+        }
+        double first = kgHa > AT_ONCE_KG_HA ? kgHa / 2 : kgHa;
+        events.add(new GroundEvent.Fertilise(day(planted), id + "/first", first * GM2_OF_KG_HA));
+        if (first < kgHa) {
+            events.add(new GroundEvent.Fertilise(
+                    day(planted) + SECOND_PART_DAYS, id + "/second", (kgHa - first) * GM2_OF_KG_HA));
+        }
+    }
+
+    /** A cover without an end is taken to end when the next crop is planted; one that winter is to end gets no help. */
+    private void end(Situation.Cover c) {
+        Optional<LocalDate> day =
+                c.end().map(Termination::date).or(() -> c.next().flatMap(CropInTime::planted));
+        String method = c.end().map(e -> e.method().id()).orElse("");
+        if (method.equals("winterkill")) {
+            return;
+        }
+        day.ifPresent(d -> events.add(
+                new GroundEvent.Terminate(day(d), c.id(), kills(c.id(), method), STANDS.getOrDefault(method, 0.0))));
+    }
+
+    private List<Kill> kills(String coverId, String method) {
+        return standings.stream()
+                .map(s -> !s.standId().equals(coverId)
+                        ? Kill.NONE
+                        : method.isEmpty()
+                                ? new Kill(1, 1)
+                                : species.get(s.index())
+                                        .map(x -> new Kill(
+                                                x.use().kill().by(method, false),
+                                                x.use().kill().by(method, true)))
+                                        .orElse(Kill.NONE))
+                .toList();
+    }
+
+    /** What stays of the residue is the tool's own share, by how much of the ground it disturbs; tillage kills covers that stand. */
+    private void pass(Pass p) {
+        double usual = p.operation().shareDisturbed();
+        double more = usual > 0 ? p.shareDisturbed() / usual : 1;
+        double kept = Math.max(0, Math.min(1, 1 - (1 - p.operation().residueKept()) * more));
+        events.add(
+                new GroundEvent.Pass(day(p.date()), p.id(), kept, p.operation().flattens()));
+        boolean tills =
+                p.operation().use().equals("till") || p.operation().use().equals("strip");
+        if (tills && p.shareDisturbed() > 0) {
+            List<Kill> kills = species.stream()
+                    .map(s -> s.map(x -> x.use().kill().tilled() * p.shareDisturbed())
+                            .map(k -> new Kill(k, k))
+                            .orElse(Kill.NONE))
+                    .toList();
+            events.add(new GroundEvent.Terminate(day(p.date()), "pass " + p.id(), kills, 0));
+        }
+    }
+}

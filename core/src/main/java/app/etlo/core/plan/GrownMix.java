@@ -1,0 +1,26 @@
+package app.etlo.core.plan;
+
+import app.etlo.core.ground.GroundCourse.OfPlant;
+import java.util.List;
+
+/**
+ * What each species of a mix has come to on its last evening, by species and weather year.
+ *
+ * @param massKgHa dry tops
+ * @param lightMjM2 light they have taken
+ * @param madeKgHa tops they have made, with what they lost since
+ * @param nitrogenKgHa in the tops
+ */
+record GrownMix(double[][] massKgHa, double[][] lightMjM2, double[][] madeKgHa, double[][] nitrogenKgHa) {
+    static GrownMix of(PlanGround ground, List<Integer> plants, int record) {
+        return new GrownMix(
+                read(ground, plants, record, OfPlant.MASS_KG_HA),
+                read(ground, plants, record, OfPlant.LIGHT_MJ_M2),
+                read(ground, plants, record, OfPlant.MADE_KG_HA),
+                read(ground, plants, record, OfPlant.NITROGEN_KG_HA));
+    }
+
+    private static double[][] read(PlanGround ground, List<Integer> plants, int record, OfPlant v) {
+        return plants.stream().map(p -> ground.course().plant(record, p, v)).toArray(double[][]::new);
+    }
+}

@@ -1,0 +1,114 @@
+package app.etlo.core.plan;
+
+import app.etlo.core.ground.GroundCourse;
+import app.etlo.core.ground.GroundCourse.OfGround;
+import app.etlo.core.ground.GroundCourse.OfPlant;
+import app.etlo.core.ground.GroundScript;
+import app.etlo.core.ground.GroundSimulation;
+import app.etlo.core.ground.GroundSoil;
+import app.etlo.core.ground.GroundWeather;
+import app.etlo.core.plan.GroundEvents.Standing;
+import app.etlo.core.quantity.Band;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A plan's ground as simulated over the weather years, read by dates and stands.
+ */
+public final class PlanGround {
+    private final LocalDate from;
+    private final GroundSimulation simulation;
+    private final GroundCourse course;
+    private final List<Standing> standings;
+    private final GroundSoil soil;
+    /** Middles by record and variable, made when first asked for. */
+    private final Map<Long, Band> bands = new HashMap<>();
+
+    PlanGround(LocalDate from, GroundSoil soil, GroundScript script, GroundWeather weather, List<Standing> standings) {
+        this.soil = soil;
+        this.from = from;
+        this.simulation = new GroundSimulation(script, weather);
+        this.course = simulation.run();
+        this.standings = List.copyOf(standings);
+    }
+
+    static PlanGround of(LocalDate from, GroundEvents events, GroundSoil soil, GroundWeather weather) {
+        return new PlanGround(from, soil, events.script(soil), weather, events.standings());
+    }
+
+    public GroundCourse course() {
+        return course;
+    }
+
+    /** Every day of one weather year. */
+    public GroundCourse days(int member, LocalDate first, LocalDate after) {
+        return simulation.days(member, day(first), day(after));
+    }
+
+    GroundSoil soil() {
+        return soil;
+    }
+
+    public LocalDate from() {
+        return from;
+    }
+
+    int day(LocalDate date) {
+        return (int) ChronoUnit.DAYS.between(from, date);
+    }
+
+    /** The record of the evening before a day: what is there when something is done on it. */
+    int before(LocalDate date) {
+        return course.recordOf(day(date) - 1);
+    }
+
+    List<Standing> of(String standId) {
+        return standings.stream().filter(s -> s.standId().equals(standId)).toList();
+    }
+
+    boolean has(String standId, String plantId) {
+        return of(standId).stream().anyMatch(s -> s.plantId().equals(plantId));
+    }
+
+    /** Place among the plants of one of a stand. */
+    int plant(String standId, String plantId) {
+        return of(standId).stream()
+                .filter(s -> s.plantId().equals(plantId))
+                .mapToInt(Standing::index)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    List<Integer> plants(String standId) {
+        return of(standId).stream().map(Standing::index).toList();
+    }
+
+    Band band(int record, int plant, OfPlant v) {
+        long key = ((long) record * 1000 + plant) * 100 + v.ordinal();
+        return bands.computeIfAbsent(key, k -> GroundCourse.band(course.plant(record, plant, v)));
+    }
+
+    Band band(int record, OfGround v) {
+        long key = -((long) record * 100 + v.ordinal()) - 1;
+        return bands.computeIfAbsent(key, k -> GroundCourse.band(course.ground(record, v)));
+    }
+
+    /** A value of a plant on a day, between the records around it, as far as one evening. */
+    Band on(LocalDate date, int plant, OfPlant v, LocalDate lastEvening) {
+        int day = Math.min(day(date), day(lastEvening));
+        int r = course.recordOf(day);
+        Band at = band(r, plant, v);
+        if (r + 1 >= course.records() || course.recordedDay(r) == day || course.recordedDay(r + 1) > day(lastEvening)) {
+            return at;
+        }
+        Band next = band(r + 1, plant, v);
+        double t = (double) (day - course.recordedDay(r)) / (course.recordedDay(r + 1) - course.recordedDay(r));
+        return new Band(
+                at.low() + t * (next.low() - at.low()),
+                at.middle() + t * (next.middle() - at.middle()),
+                at.high() + t * (next.high() - at.high()));
+    }
+}
