@@ -178,6 +178,9 @@ export function GroundSection(p: Props) {
   const full = p.fold === 'full';
   const wide = p.width > 900;
   const empty = section.stands.length === 0;
+  const meaning = section.ground
+    ? 'simulated, middle of the weather years; dotted: 8 years in 10; blue: water in the soil'
+    : 'outlines of typical height, not a forecast';
   const id = 'section';
   return (
     <svg
@@ -188,7 +191,7 @@ export function GroundSection(p: Props) {
       viewBox={`0 0 ${p.width} ${p.height}`}
       ref={svg}
       role="group"
-      aria-label="Ground section: + and - zoom, arrows move, 0 shows all of it"
+      aria-label="Ground section: + and - zoom, arrows move, 0 shows all of it; comma and full stop move the line that tells the figures of a day, m marks a day to compare with"
       tabIndex={0}
       className={`block select-none ${zoom.view ? 'cursor-grab' : ''}`}
       onPointerDown={(e) => {
@@ -211,9 +214,17 @@ export function GroundSection(p: Props) {
       onKeyDown={(e) => {
         if (e.key === 'Escape') carry.end('cancel');
         if (e.target !== e.currentTarget || e.ctrlKey || e.metaKey || e.altKey) return;
-        if (zoom.key(e.key)) e.preventDefault();
+        const hovered = hover.current;
+        if (e.key === ',' || e.key === '.') hovered?.move(e.key === ',' ? -7 : 7);
+        else if (e.key === 'm' && hovered?.isShown()) hovered.mark();
+        else if (!zoom.key(e.key)) return;
+        e.preventDefault();
       }}
       onClick={(e) => {
+        if (e.shiftKey) {
+          hover.current?.mark();
+          return;
+        }
         const stand = (e.target as Element).closest('[data-stand]');
         if (stand) p.hand.pick(stand.getAttribute('data-stand') ?? '');
       }}
@@ -265,10 +276,12 @@ export function GroundSection(p: Props) {
         {!empty && full && (
           <Word x={d.scale.x1} y={12} text italic size={12.5} fill="var(--ink2)" anchor="end">
             {wide && !p.still
-              ? `outlines of typical height, not a forecast${zoom.view ? '; 0 shows the whole rotation' : '; wheel or + to zoom'}`
+              ? `${meaning}${zoom.view ? '; 0 shows the whole rotation' : '; wheel or + to zoom'}`
               : wide
-                ? 'outlines of typical height, not a forecast'
-                : 'typical heights'}
+                ? meaning
+                : section.ground
+                  ? 'simulated'
+                  : 'typical heights'}
           </Word>
         )}
       </g>

@@ -1,6 +1,7 @@
 import type { Evaluation, Schemas } from '../api/client';
-import { drawDead, drawRoots, drawStand, notch, thatch, type Bed } from './forms';
+import { drawDead, drawRoots, drawStand, hash, notch, thatch, type Bed } from './forms';
 import { flagsOf, type Flag } from './flags';
+import { residueOf, waterOf } from './living';
 import { pinsOf, type Pin } from './pins';
 import { ribbonOf, type Ribbon } from './ribbon';
 import { dayNumber, months, spokenDate, timeScale, type Tick, type TimeScale } from './scale';
@@ -52,6 +53,10 @@ export interface DisplayList {
   dead: Shape[];
   roots: (Shape & { tap: boolean; cover: boolean })[];
   residues: Shape[];
+  /** Cells of soil water, dry to wet; empty paths where nothing is simulated. */
+  water: string[];
+  /** Between these a cover's height lies in 8 years of 10. */
+  bands: Shape[];
   notches: (Shape & { x: number; text: string })[];
   labels: Label[];
   windows: WindowMark[];
@@ -154,16 +159,22 @@ export function layOut(s: Section, f: Frame): DisplayList {
     stands: [],
     dead: [],
     roots: [],
-    residues: s.residues.map((r) => ({
-      key: `${r.id} ${r.from}`,
-      d: thatch(
-        clip(scale.x(r.from)),
-        clip(scale.x(r.to)),
-        ground,
-        Math.max(1, r.tHa * RESIDUE_PX[f.fold]),
-        r.id,
-      ),
-    })),
+    residues: s.ground
+      ? residueOf(s, scale, ground, RESIDUE_PX[f.fold], (k) => hash('residue', k, 7)).map(
+          (path, i) => ({ key: `residue ${i}`, d: path }),
+        )
+      : s.residues.map((r) => ({
+          key: `${r.id} ${r.from}`,
+          d: thatch(
+            clip(scale.x(r.from)),
+            clip(scale.x(r.to)),
+            ground,
+            Math.max(1, r.tHa * RESIDUE_PX[f.fold]),
+            r.id,
+          ),
+        })),
+    water: full ? waterOf(s, scale, ground, bottom, pxPerM) : [],
+    bands: [],
     notches: [],
     labels: [],
     windows: [],
@@ -217,7 +228,13 @@ export function layOut(s: Section, f: Frame): DisplayList {
           ...drawStand(p.form, bed, key),
         });
         const share = (x: number) => Math.pow(cm(x) / 100 / p.heightM, ROOT_LEAD);
-        const deep: Bed = { ...bed, at: (x) => p.rootDepthM * pxPerM * share(x) };
+        const rootCm = p.grown?.rootCm;
+        const deep: Bed = {
+          ...bed,
+          at: rootCm
+            ? (x) => (courseAt(rootCm, (x - first) / pxPerDay) / 100) * pxPerM
+            : (x) => p.rootDepthM * pxPerM * share(x),
+        };
         out.roots.push({
           key,
           d: drawRoots(deep, p.taproot, key),
@@ -227,13 +244,15 @@ export function layOut(s: Section, f: Frame): DisplayList {
       }
       if (x1 - frost > 4) {
         const gone = Math.min(x1, frost + SINK_DAYS * pxPerDay);
-        const h = (cm(frost) / 100) * pxPerM;
+        // the outline of a simulated stand is already gone on the day it is told lost
+        const h = (Math.max(cm(frost), cm(frost - 7 * pxPerDay)) / 100) * pxPerM;
         out.dead.push({
           key,
           d: drawDead(frost, gone, ground, h, SINK_DAYS * pxPerDay * 1.15),
         });
       }
     }
+    if (full && stand.cover) out.bands.push(...bandOf(stand, x0, x1, scale, ground, pxPerM));
     if (full) {
       const middle = (x0 + x1) / 2;
       const half = (stand.label.length * WORD_PX) / 2;
@@ -299,6 +318,33 @@ export function layOut(s: Section, f: Frame): DisplayList {
 
 const WORD_PX = 6.4;
 
+/** The heights between which the tallest of a cover stands in 8 years of 10, as two lines. */
+function bandOf(
+  stand: Section['stands'][number],
+  x0: number,
+  x1: number,
+  scale: TimeScale,
+  ground: number,
+  pxPerM: number,
+): Shape[] {
+  if (!stand.parts.some((p) => p.grown)) return [];
+  const pxPerDay = (scale.x1 - scale.x0) / (scale.to - scale.from);
+  const first = scale.x(stand.from);
+  const line = (of: 'heightLowCm' | 'heightHighCm') => {
+    let d = '';
+    for (let x = x0; x <= x1; x += 3) {
+      const days = (x - first) / pxPerDay;
+      const cm = Math.max(...stand.parts.map((p) => courseAt(p.grown?.[of] ?? [], days)));
+      d += `${d ? 'L' : 'M'}${Math.round(x * 10) / 10} ${Math.round((ground - (cm / 100) * pxPerM) * 10) / 10}`;
+    }
+    return d;
+  };
+  return [
+    { key: `${stand.id} low`, d: line('heightLowCm') },
+    { key: `${stand.id} high`, d: line('heightHighCm') },
+  ];
+}
+
 /** Moves labels that would lie over one another up by a line, never above the sky. */
 export function spread(labels: Label[], highest: number): Label[] {
   const placed: Label[] = [];
@@ -327,7 +373,7 @@ function ruler(s: Section, ground: number, pxPerM: number, us: boolean) {
   return marks;
 }
 
-/** What stands at a place in time, with its typical height in m, tallest first. */
+/** What stands at a place in time, with its height in m, tallest first. */
 export function standing(s: Section, day: number): { name: string; heightM: number }[] {
   return s.stands
     .filter((x) => dayNumber(x.from) <= day && day <= dayNumber(x.to))

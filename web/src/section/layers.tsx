@@ -4,6 +4,9 @@ import { GROUP_SHAPES } from '../ui/groupShapes';
 import type { DisplayList } from './geometry';
 import { inkOf, Word } from './ink';
 
+/** How much of the water's ink each level takes, dry to wet. */
+const WATER_INK = [0, 0.07, 0.15, 0.24, 0.34, 0.46];
+
 type Layer = { d: DisplayList; prefix: string };
 
 /** Soil, roots, drains. */
@@ -18,6 +21,17 @@ export const Ground = memo(function Ground({ d }: { d: DisplayList }) {
         height={Math.max(0, d.bottom - d.ground)}
         fill="var(--soil)"
       />
+      {d.water.map(
+        (path, level) =>
+          path && (
+            <path
+              key={`water ${level}`}
+              d={path}
+              fill="var(--wet)"
+              fillOpacity={WATER_INK[level]}
+            />
+          ),
+      )}
       {d.roots.map((s) => (
         <path
           key={s.key}
@@ -100,6 +114,16 @@ export const Stands = memo(function Stands({ d, prefix, thin }: Layer & { thin?:
           </g>
         );
       })}
+      {d.bands.map((b) => (
+        <path
+          key={b.key}
+          d={b.d}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="0.9"
+          strokeDasharray="1.5 3"
+        />
+      ))}
     </>
   );
 });

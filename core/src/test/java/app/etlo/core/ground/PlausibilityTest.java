@@ -21,7 +21,8 @@ class PlausibilityTest {
     private static final List<Check> CHECKS = Check.all();
 
     /** Told as misses in the table and in the docs. One that comes to hold must be struck from here. */
-    private static final Set<String> KNOWN_MISSES = Set.of("C:N of rye at 43° N at anthesis");
+    private static final Set<String> KNOWN_MISSES =
+            Set.of("C:N of rye at 43° N at anthesis", "rye and vetch at 43° N, share of vetch in May");
 
     @TestFactory
     Stream<DynamicTest> tuned_checks_by_common_practice() {
