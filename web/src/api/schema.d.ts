@@ -1228,6 +1228,24 @@ export interface components {
             value: string;
             why: string;
         };
+        CheckEntry: {
+            /** Format: double */
+            coverPercent?: number;
+            height?: components["schemas"]["Quantity"];
+            id: string;
+            nodules?: string;
+            /** Format: date */
+            on: string;
+            plants?: components["schemas"]["Quantity"];
+            quadrat?: components["schemas"]["QuadratEntry"];
+        };
+        CheckView: {
+            figureId?: string;
+            id: string;
+            /** Format: date */
+            on: string;
+            said: string;
+        };
         Choice: {
             id: string;
             name: string;
@@ -1318,6 +1336,7 @@ export interface components {
         CoverEntry: {
             aims?: string[];
             alternatives?: components["schemas"]["AlternativeEntry"][];
+            checks?: components["schemas"]["CheckEntry"][];
             id: string;
             mix?: components["schemas"]["MixEntry"];
             place: components["schemas"]["PlaceEntry"];
@@ -1331,6 +1350,7 @@ export interface components {
         };
         CoverView: {
             boxes: components["schemas"]["BoxView"][];
+            checks: components["schemas"]["CheckView"][];
             endMethod?: string;
             /** Format: date */
             ended?: string;

@@ -5,10 +5,23 @@ import { FigureText } from '../ui/FigureText';
 import { DateField } from '../ui/DateField';
 import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
 import { BenchHead } from './BenchHead';
+import { FieldChecks } from './FieldChecks';
+import { Simulated } from './Simulated';
 import { useCover } from './pick';
 
 type Stand = Schemas['StandEntry'];
 type Quadrat = Schemas['QuadratEntry'];
+
+/** The simulated stand as an expectation to type. */
+function expected(figures: Record<string, Schemas['FigureView']>, coverId: string) {
+  const mass = figures[`mix/${coverId}/mass`];
+  const percent = figures[`grow/${coverId}/nitrogenPercent`];
+  if (!mass || !percent || mass.value <= 0) return undefined;
+  return {
+    biomass: { value: Number(mass.value.toPrecision(3)), unit: mass.unit },
+    nitrogenPercent: Number(percent.value.toFixed(2)),
+  } as Partial<Stand>;
+}
 
 export function EndStep() {
   const { session, state, knowledge, us } = useOpenPlan();
@@ -41,6 +54,7 @@ export function EndStep() {
     const next = { ...q, ...change };
     set({ quadrat: next.samples.length ? next : undefined });
   };
+  const forecast = expected(state.evaluation?.figures ?? {}, cover.id);
   const fig = (what: string) => `end/${cover.id}/${what}`;
   return (
     <>
@@ -71,11 +85,26 @@ export function EndStep() {
           dead before planting <FigureText id={fig('daysBeforePlanting')} />
         </span>
       </div>
+      <Simulated
+        title="Simulated to that day"
+        rows={[
+          ['Dry tops of the mix', `mix/${cover.id}/mass`],
+          ['Nitrogen in them', `grow/${cover.id}/nitrogen`],
+          ['C:N of the mix', `mix/${cover.id}/cn`],
+          ['Ground covered by residue a week later', `grow/${cover.id}/residueCover`],
+        ]}
+      />
+      <FieldChecks cover={cover} />
       <h3 className="mt-4 font-bold">What stands then</h3>
       <p className="text-[13px] text-ink2 italic">
-        There is no growth forecast yet: type what you expect, or weigh it. What is only expected
-        counts half, what is weighed counts whole.
+        Type what you expect, take what is simulated, or weigh it. What is only expected counts
+        half, what is weighed counts whole.
       </p>
+      {forecast && !weighed && (
+        <button type="button" className="btn mt-1" onClick={() => set(forecast)}>
+          Expect what is simulated
+        </button>
+      )}
       <div className="mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
         <SelectField
           label="Evidence"

@@ -7,6 +7,7 @@ import { FigureText } from '../ui/FigureText';
 import { DateField } from '../ui/DateField';
 import { problemAt, QuantityField, SelectField } from '../ui/inputs';
 import { BenchHead } from './BenchHead';
+import { Simulated } from './Simulated';
 import { useCrop } from './pick';
 
 export function PlantStep() {
@@ -134,6 +135,14 @@ export function PlantStep() {
           ))}
         </tbody>
       </table>
+      <Simulated
+        title="What the planter finds"
+        rows={[
+          ['Water that roots can draw', `grow/${crop.id}/water`],
+          ['Mineral nitrogen in the soil', `grow/${crop.id}/mineralN`],
+          ['Ground covered by residue', `grow/${crop.id}/residueCover`],
+        ]}
+      />
       <div className="mt-2 flex flex-wrap items-end gap-3">
         <SelectField
           label="Another pass"

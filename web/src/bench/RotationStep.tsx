@@ -5,7 +5,9 @@ import { api, taken, today, type Schemas } from '../api/client';
 import { addCrop, removeCrop, setCrop } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
 import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
+import { SectionFiles } from '../plan/SectionFiles';
 import { BenchHead } from './BenchHead';
+import { Simulated } from './Simulated';
 import { CopyRotation } from './CopyRotation';
 import { CropDate } from './CropDate';
 import { useCropName } from './pick';
@@ -213,6 +215,16 @@ export function RotationStep() {
         </span>
       </div>
       <WindowTable />
+      <Simulated
+        title="The rotation as simulated"
+        rows={[
+          ['Lowest cover of the ground', 'grow/lowestCover'],
+          ['Days a year with under 30 % covered', 'grow/bareDays'],
+          ['Days a year with living roots', 'grow/livingRootDays'],
+          ['Nitrogen leached in a winter, to compare plans', 'grow/leached'],
+        ]}
+      />
+      <SectionFiles />
     </>
   );
 }

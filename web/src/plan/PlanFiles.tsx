@@ -1,64 +1,9 @@
 import { useState } from 'react';
-import { flushSync } from 'react-dom';
-import { createRoot } from 'react-dom/client';
 
-import { today, token, type Evaluation } from '../api/client';
-import { GroundSection, type SectionHand } from '../section/GroundSection';
+import { today, token } from '../api/client';
 import { useOpenPlan } from './context';
-
-function hand(blob: Blob, name: string) {
-  const url = URL.createObjectURL(blob);
-  const a = document.createElement('a');
-  a.href = url;
-  a.download = name;
-  a.click();
-  setTimeout(() => URL.revokeObjectURL(url), 10_000);
-}
-
-const PRINT_WIDTH = 1000;
-const PRINT_HEIGHT = 386;
-const NO_HAND: SectionHand = {
-  drag: () => undefined,
-  dragStand: () => undefined,
-  drop: () => undefined,
-  cancel: () => undefined,
-  step: () => undefined,
-  pick: () => undefined,
-  note: () => undefined,
-};
-
-/** The whole section as a picture that stands by itself: every colour written out, always as by day. */
-function drawnSection(evaluation: Evaluation, us: boolean): string {
-  const sheet = document.createElement('div');
-  const root = createRoot(sheet);
-  flushSync(() =>
-    root.render(
-      <GroundSection
-        evaluation={evaluation}
-        fold="full"
-        width={PRINT_WIDTH}
-        height={PRINT_HEIGHT}
-        us={us}
-        moved={{}}
-        hand={NO_HAND}
-        still
-      />,
-    ),
-  );
-  const svg = sheet.querySelector('svg');
-  const page = document.documentElement;
-  const theme = page.dataset.theme ?? 'day';
-  page.dataset.theme = 'day';
-  const style = getComputedStyle(page);
-  const text = svg
-    ? new XMLSerializer()
-        .serializeToString(svg)
-        .replace(/var\((--[\w-]+)\)/g, (_, name: string) => style.getPropertyValue(name).trim())
-    : '';
-  page.dataset.theme = theme;
-  root.unmount();
-  return text;
-}
+import { drawnSection } from './drawnSection';
+import { handOver } from './handOver';
 
 /** The plan on paper and as a file. */
 export function PlanFiles() {
@@ -84,7 +29,7 @@ export function PlanFiles() {
               }),
             });
       if (!answer.ok) throw new Error(`the server answered ${answer.status}`);
-      hand(await answer.blob(), what === 'pdf' ? `${name}.pdf` : `${name}.json`);
+      handOver(await answer.blob(), what === 'pdf' ? `${name}.pdf` : `${name}.json`);
     } catch (e) {
       setProblem(e instanceof Error ? e.message : 'it did not work');
     }

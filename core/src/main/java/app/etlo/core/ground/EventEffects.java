@@ -95,6 +95,7 @@ final class EventEffects {
         s.plantsM2[p] = e.plantsM2();
         s.sownM2[p] = e.plantsM2();
         s.onSurface[p] = e.onSurface();
+        s.fixing[p] = 1;
         s.join(p);
     }
 
@@ -110,5 +111,6 @@ final class EventEffects {
         s.plantsM2[p] *= e.standFactor();
         s.sownM2[p] *= e.standFactor();
         s.books.correctedN += n;
+        s.fixing[p] = e.fixing();
     }
 }

@@ -119,8 +119,10 @@ public sealed interface GroundEvent {
      *
      * @param massFactor on dry tops, leaves and nitrogen
      * @param standFactor on the number of plants
+     * @param fixing share of its fixation that works from now on, 0 to 1
      */
-    record Observe(int day, String key, int plant, double massFactor, double standFactor) implements GroundEvent {
+    record Observe(int day, String key, int plant, double massFactor, double standFactor, double fixing)
+            implements GroundEvent {
         @Override
         public int rank() {
             return 7;

@@ -46,6 +46,8 @@ final class GroundState {
     final double[] lightMj;
 
     final double[] gained;
+    /** Share of its fixation that works, as seen in the field. */
+    final double[] fixing;
     /** Those that are in the seedbed or up, in the order of sowing. */
     final int[] live;
 
@@ -96,6 +98,7 @@ final class GroundState {
         this.warmthSinceUp = new double[n];
         this.lightMj = new double[n];
         this.gained = new double[n];
+        this.fixing = new double[n];
         this.live = new int[n];
         this.light = new double[n];
         this.watered = new double[n];
@@ -234,6 +237,7 @@ final class GroundState {
         copy(o.warmthSinceUp, warmthSinceUp);
         copy(o.lightMj, lightMj);
         copy(o.gained, gained);
+        copy(o.fixing, fixing);
         copy(o.light, light);
         copy(o.gain, gain);
     }

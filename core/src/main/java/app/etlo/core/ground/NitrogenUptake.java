@@ -80,6 +80,7 @@ final class NitrogenUptake {
         if (plant.kind.fixesMostGG() > 0) {
             fixed = Math.min(s.demand[p] - got, plant.kind.fixesMostGG() * s.gain[p])
                     * nodules(plant, s.warmthSinceUp[p])
+                    * s.fixing[p]
                     * s.watered[p]
                     * aired(s);
             fixed = Math.max(0, fixed);

@@ -69,7 +69,8 @@ public record Evaluated(
             Optional<Window> window,
             List<UsefulSowing> useful,
             Optional<MixOutlook> outlook,
-            Optional<MixBench> bench) {}
+            Optional<MixBench> bench,
+            List<FieldChecks.Seen> checks) {}
 
     public UnitSystem units() {
         return context.farm().units();

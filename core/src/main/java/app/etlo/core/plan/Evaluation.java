@@ -133,7 +133,16 @@ public record Evaluation(
             List<InoculantView> inoculants,
             Optional<String> windowId,
             List<LatestView> latest,
-            boolean judged) {}
+            boolean judged,
+            List<CheckView> checks) {}
+
+    /**
+     * A field check as weighed against the forecast of its day.
+     *
+     * @param said what it found and what it does, in words
+     * @param figureId of the factor on growth, where there is one
+     */
+    public record CheckView(String id, LocalDate on, String said, Optional<String> figureId) {}
 
     /** Latest useful sowing of one species: the last day from which 5, 8 and 9 years in 10 reach a useful stand. */
     public record LatestView(

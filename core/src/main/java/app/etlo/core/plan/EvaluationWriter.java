@@ -191,7 +191,10 @@ public final class EvaluationWriter {
                         .toList(),
                 c.window().map(w -> w.id()),
                 c.useful().stream().map(EvaluationWriter::latest).toList(),
-                c.bench().isPresent());
+                c.bench().isPresent(),
+                c.checks().stream()
+                        .map(k -> new Evaluation.CheckView(k.id(), k.on(), k.said(), k.figureId()))
+                        .toList());
     }
 
     private static RateView rate(SeedRate r, List<SeedBox> boxes) {

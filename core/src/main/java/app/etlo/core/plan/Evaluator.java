@@ -138,6 +138,8 @@ public final class Evaluator {
         private final PlanWindows planWindows;
         private final Figure area;
         private final Map<String, MixBench> benches = new LinkedHashMap<>();
+        /** Field checks as weighed against the forecast of their day. */
+        private final List<FieldChecks.Seen> seenChecks = new ArrayList<>();
         /** Made when first simulated. */
         private GroundWeather groundWeather;
 
@@ -237,7 +239,10 @@ public final class Evaluator {
                     cover.window(),
                     cover.useful(),
                     cover.outlook(),
-                    Optional.ofNullable(benches.get(entry.id())));
+                    Optional.ofNullable(benches.get(entry.id())),
+                    seenChecks.stream()
+                            .filter(s -> s.coverId().equals(entry.id()))
+                            .toList());
         }
 
         /** The plan's ground over the weather years; empty without weather or anything sown. */
@@ -249,13 +254,29 @@ public final class Evaluator {
                                     !d.isBefore(y.from()) && d.isBefore(y.from().plusDays(y.days())))
                             .isPresent())
                     .min(Comparator.naturalOrder());
-            return first.map(d -> simulated(covers, Map.of()));
+            return first.map(d -> checked(covers, simulated(covers, Map.of())));
+        }
+
+        /** Brought nearer to what was seen in the field, one check after the other in time. */
+        private PlanGround checked(List<Situation.Cover> covers, PlanGround unchecked) {
+            List<FieldChecks.Check> checks = FieldChecks.inTime(plan, asOf);
+            PlanGround ground = unchecked;
+            for (FieldChecks.Check c : checks) {
+                Optional<FieldChecks.Seen> seen = FieldChecks.seen(c, ground);
+                if (seen.isPresent()) {
+                    seen.get().figures().forEach(this::keep);
+                    seenChecks.add(seen.get());
+                    ground = simulated(covers, Map.of());
+                }
+            }
+            return ground;
         }
 
         private PlanGround simulated(List<Situation.Cover> covers, Map<String, List<Sown>> mixes) {
             YearsAhead y = years.orElseThrow();
             GroundEvents events =
                     GroundEvents.of(knowledge, y.from(), crops, covers, timeline.passes(), fedKgHa(), mixes);
+            seenChecks.stream().filter(s -> !mixes.containsKey(s.coverId())).forEach(events::observe);
             if (groundWeather == null) {
                 groundWeather = GroundWeather.of(
                         y, asOf, context.field().evapotranspirationScale().orElse(1.0));
@@ -291,6 +312,7 @@ public final class Evaluator {
                     .map(g -> bench.grown(simple -> new GroundForecast(
                             simple,
                             knowledge,
+                            FieldChecks.errorOfMass(cover.id(), seenChecks),
                             mix -> mix.equals(mixOf(cover))
                                     ? grownMix(g, cover.id(), mix, last)
                                     : grownMix(simulated(all, Map.of(cover.id(), mix)), cover.id(), mix, last))))

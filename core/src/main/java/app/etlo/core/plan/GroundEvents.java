@@ -124,6 +124,19 @@ final class GroundEvents {
                 soil, plants, events.stream().filter(e -> e.day() >= 0).toList());
     }
 
+    /** A field check acts on every plant of its cover on its day. */
+    void observe(FieldChecks.Seen seen) {
+        standings.stream()
+                .filter(s -> s.standId().equals(seen.coverId()))
+                .forEach(s -> events.add(new GroundEvent.Observe(
+                        day(seen.on()),
+                        seen.coverId() + "/" + seen.id() + "/" + s.plantId(),
+                        s.index(),
+                        seen.massFactor(),
+                        seen.standFactor(),
+                        seen.fixing())));
+    }
+
     List<Standing> standings() {
         return List.copyOf(standings);
     }

@@ -31,6 +31,8 @@ final class GroundFigures {
             Formula.of("A year of the rotation", "days / span * 365.25", SIMULATED, "days", "span");
     private static final Formula NITROGEN = Formula.of(
             "Nitrogen in the tops", "mass * percent / 100", Source.identity("mass times content"), "mass", "percent");
+    private static final Formula PERCENT =
+            Formula.of("Content of nitrogen", "nitrogen / mass * 100", Source.identity("a share"), "nitrogen", "mass");
     /** What the simulation knows of water, cover and nitrate, one standard deviation; Etlo's own. */
     private static final double ERROR_OF_GROUND = 0.15;
 
@@ -69,13 +71,20 @@ final class GroundFigures {
         Band massBand = GroundCourse.band(mass);
         int year = nearest(mass, massBand.middle());
         if (mass[year] > 0) {
+            Figure percent = PERCENT.figure(
+                    id + "/nitrogenPercent",
+                    "Nitrogen in the dry tops, simulated",
+                    Unit.PERCENT,
+                    input("nitrogen", "Nitrogen in the tops", nitrogen[year], Unit.KG_PER_HA),
+                    input("mass", "Dry tops", mass[year], Unit.KG_PER_HA));
+            keep.accept(percent);
             keep.accept(banded(
                     NITROGEN.figure(
                             id + "/nitrogen",
                             "Nitrogen in the tops when it ends, simulated",
                             Unit.KG_PER_HA,
                             input("mass", "Dry tops", mass[year], Unit.KG_PER_HA),
-                            input("percent", "Nitrogen in them", 100 * nitrogen[year] / mass[year], Unit.PERCENT)),
+                            Input.figure("percent", percent)),
                     ModelError.widen(around(nitrogen, nitrogen[year]), ModelError.OF_MASS)));
         }
         int after = ground.course().recordOf(ground.day(end.get()) + 6);

@@ -38,16 +38,19 @@ final class GroundForecast implements MixForecast {
 
     private final MixForecast simple;
     private final Knowledge knowledge;
+    private final double errorOfMass;
     private final Function<List<Sown>, GrownMix> grow;
     private final Map<List<Sown>, GrownMix> grown = new HashMap<>();
 
     /**
      * @param simple answers for species alone
+     * @param errorOfMass one standard deviation of the model, as a share of the middle
      * @param grow simulates the plan with a mix in this cover's place
      */
-    GroundForecast(MixForecast simple, Knowledge knowledge, Function<List<Sown>, GrownMix> grow) {
+    GroundForecast(MixForecast simple, Knowledge knowledge, double errorOfMass, Function<List<Sown>, GrownMix> grow) {
         this.simple = simple;
         this.knowledge = knowledge;
+        this.errorOfMass = errorOfMass;
         this.grow = grow;
     }
 
@@ -67,7 +70,7 @@ final class GroundForecast implements MixForecast {
 
     @Override
     public Band widened(Band weather) {
-        return ModelError.widen(weather, ModelError.OF_MASS);
+        return ModelError.widen(weather, errorOfMass);
     }
 
     @Override

@@ -3,12 +3,14 @@ package app.etlo.core.plan;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Library;
 import app.etlo.core.plan.PlanDocument.AlternativeEntry;
+import app.etlo.core.plan.PlanDocument.CheckEntry;
 import app.etlo.core.plan.PlanDocument.ComponentEntry;
 import app.etlo.core.plan.PlanDocument.CoverEntry;
 import app.etlo.core.plan.PlanDocument.CropEntry;
 import app.etlo.core.plan.PlanDocument.MixEntry;
 import app.etlo.core.plan.PlanDocument.OperationEntry;
 import app.etlo.core.plan.PlanDocument.ParamsEntry;
+import app.etlo.core.plan.PlanDocument.QuadratEntry;
 import app.etlo.core.quantity.Dimension;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
@@ -93,17 +95,30 @@ final class PlanCheck {
         }
         cover.stand().ifPresent(stand -> {
             measures(stand.biomass(), at + "/stand/biomass", Dimension.MASS_PER_AREA);
-            stand.quadrat().ifPresent(q -> {
-                String here = at + "/stand/quadrat";
-                unit(q.frameArea(), here + "/frameArea/unit", Dimension.AREA);
-                if (q.frameArea().value() <= 0) {
-                    problem(here + "/frameArea/value", "a frame has an area above zero");
-                }
-                for (int i = 0; i < q.samples().size(); i++) {
-                    unit(q.samples().get(i), here + "/samples/" + i + "/unit", Dimension.MASS);
-                }
-            });
+            stand.quadrat().ifPresent(q -> quadrat(q, at + "/stand/quadrat"));
         });
+        List<CheckEntry> checks = cover.checks().orElse(List.of());
+        Set<String> ids = new HashSet<>();
+        for (int i = 0; i < checks.size(); i++) {
+            CheckEntry c = checks.get(i);
+            String here = at + "/checks/" + i;
+            if (!ids.add(c.id())) {
+                problem(here + "/id", "'" + c.id() + "' stands twice");
+            }
+            c.quadrat().ifPresent(q -> quadrat(q, here + "/quadrat"));
+            measures(c.plants(), here + "/plants", Dimension.COUNT_PER_AREA);
+            measures(c.height(), here + "/height", Dimension.LENGTH);
+        }
+    }
+
+    private void quadrat(QuadratEntry q, String here) {
+        unit(q.frameArea(), here + "/frameArea/unit", Dimension.AREA);
+        if (q.frameArea().value() <= 0) {
+            problem(here + "/frameArea/value", "a frame has an area above zero");
+        }
+        for (int i = 0; i < q.samples().size(); i++) {
+            unit(q.samples().get(i), here + "/samples/" + i + "/unit", Dimension.MASS);
+        }
     }
 
     private void mix(MixEntry mix, String at) {

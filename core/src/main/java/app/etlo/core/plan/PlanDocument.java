@@ -67,7 +67,26 @@ public record PlanDocument(
             Optional<List<String>> aims,
             Optional<MixEntry> mix,
             Optional<StandEntry> stand,
-            Optional<List<AlternativeEntry>> alternatives) {}
+            Optional<List<AlternativeEntry>> alternatives,
+            Optional<List<CheckEntry>> checks) {}
+
+    /**
+     * What was seen of a cover on a day in the field; the forecast from then on is corrected by it.
+     *
+     * @param quadrat cuts of what was sown, weeds sorted out
+     * @param plants counted, on an area
+     * @param height of the tallest
+     * @param coverPercent of the ground by living leaves, seen from above
+     * @param nodules pink, few or none, on the legumes
+     */
+    public record CheckEntry(
+            String id,
+            LocalDate on,
+            Optional<QuadratEntry> quadrat,
+            Optional<Quantity> plants,
+            Optional<Quantity> height,
+            Optional<Double> coverPercent,
+            Optional<String> nodules) {}
 
     /** A mix that is weighed against the cover's own. */
     public record AlternativeEntry(String id, String name, MixEntry mix) {}

@@ -111,6 +111,7 @@ final class PlanEdit {
                         c.aims(),
                         c.mix().map(PlanEdit::withoutLots),
                         Optional.empty(),
+                        Optional.empty(),
                         Optional.empty())));
         p.operations()
                 .forEach(o -> operations.add(new OperationEntry(
@@ -132,6 +133,7 @@ final class PlanEdit {
                         c.place(),
                         c.aims(),
                         c.mix().map(PlanEdit::withoutLots),
+                        Optional.empty(),
                         Optional.empty(),
                         Optional.empty()))
                 .toList();

@@ -3,6 +3,7 @@ package app.etlo.core.plan;
 import app.etlo.core.ground.GroundCourse;
 import app.etlo.core.ground.GroundCourse.OfGround;
 import app.etlo.core.ground.GroundCourse.OfPlant;
+import app.etlo.core.ground.GroundEvent;
 import app.etlo.core.ground.GroundScript;
 import app.etlo.core.ground.GroundSimulation;
 import app.etlo.core.ground.GroundSoil;
@@ -24,6 +25,8 @@ public final class PlanGround {
     private final GroundCourse course;
     private final List<Standing> standings;
     private final GroundSoil soil;
+    /** Plants that should come up, by place, /m2. */
+    private final Map<Integer, Double> sownM2 = new HashMap<>();
     /** Middles by record and variable, made when first asked for. */
     private final Map<Long, Band> bands = new HashMap<>();
 
@@ -33,6 +36,14 @@ public final class PlanGround {
         this.simulation = new GroundSimulation(script, weather);
         this.course = simulation.run();
         this.standings = List.copyOf(standings);
+        script.events().stream()
+                .filter(GroundEvent.Sow.class::isInstance)
+                .map(GroundEvent.Sow.class::cast)
+                .forEach(s -> sownM2.put(s.plant(), s.plantsM2()));
+        script.events().stream()
+                .filter(GroundEvent.Observe.class::isInstance)
+                .map(GroundEvent.Observe.class::cast)
+                .forEach(o -> sownM2.merge(o.plant(), o.standFactor(), (a, b) -> a * b));
     }
 
     static PlanGround of(LocalDate from, GroundEvents events, GroundSoil soil, GroundWeather weather) {
@@ -67,6 +78,14 @@ public final class PlanGround {
 
     List<Standing> of(String standId) {
         return standings.stream().filter(s -> s.standId().equals(standId)).toList();
+    }
+
+    /** Plants that stand on a record's day, middle of the years, /m2. */
+    double plantsM2(List<Integer> plants, int record) {
+        return plants.stream()
+                .mapToDouble(p -> sownM2.getOrDefault(p, 0.0)
+                        * band(record, p, OfPlant.STAND).middle())
+                .sum();
     }
 
     boolean has(String standId, String plantId) {

@@ -299,7 +299,8 @@ public final class Widening {
                         c.aims(),
                         c.mix(),
                         c.stand(),
-                        c.alternatives()));
+                        c.alternatives(),
+                        c.checks()));
         plan = sownBy(PlanEdit.dated(plan, "sow", id, day), id, w.kind().usualMethod());
         double factor = knowledge.sowingMethods().get(w.kind().usualMethod()).rateFactor();
         add(

@@ -54,7 +54,9 @@ class GroundLawsTest {
                         case 1 -> new GroundEvent.Irrigate(day, key, 80 * r.nextDouble());
                         case 2 -> new GroundEvent.Pass(day, key, r.nextDouble(), r.nextDouble());
                         case 3 -> new GroundEvent.Graze(day, key, r.nextDouble(), r.nextDouble());
-                        case 4 -> new GroundEvent.Observe(day, key, 0, 0.5 + r.nextDouble(), 0.5 + r.nextDouble());
+                        case 4 ->
+                            new GroundEvent.Observe(
+                                    day, key, 0, 0.5 + r.nextDouble(), 0.5 + r.nextDouble(), r.nextDouble());
                         default ->
                             new GroundEvent.Terminate(
                                     day,

@@ -104,6 +104,7 @@ class PlanLawsTest {
                 Optional.empty(),
                 Optional.of(new MixEntry("share", components, Optional.empty(), Optional.empty())),
                 stand,
+                Optional.empty(),
                 Optional.empty());
     }
 

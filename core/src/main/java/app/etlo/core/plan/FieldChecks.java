@@ -1,0 +1,258 @@
+package app.etlo.core.plan;
+
+import app.etlo.core.ground.GroundCourse;
+import app.etlo.core.ground.GroundCourse.OfPlant;
+import app.etlo.core.ground.ModelError;
+import app.etlo.core.ground.WeighedForecast;
+import app.etlo.core.plan.PlanDocument.CheckEntry;
+import app.etlo.core.plan.PlanDocument.CoverEntry;
+import app.etlo.core.plan.PlanDocument.QuadratEntry;
+import app.etlo.core.quantity.Shown;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.termination.Quadrat;
+import app.etlo.core.working.Figure;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** What was seen of covers in the field, weighed against the forecast of the same day. */
+final class FieldChecks {
+    /** Least error of a mean of cuts, as a share of it: the frame's own, and where it was laid. */
+    private static final double LEAST_ERROR_OF_CUTS = 0.1;
+
+    private static final double ERROR_OF_ONE_CUT = 0.3;
+    private static final double ERROR_OF_COUNT = 0.15;
+    private static final double ERROR_OF_COVER = 0.15;
+    /** A count tells of the mass only while plants do not yet stand in each other's way. */
+    private static final double OPEN_COVER = 0.5;
+
+    private static final double FEW_NODULES = 0.5;
+    private static final double LEAST_ERROR_LEFT = 0.1;
+
+    private FieldChecks() {}
+
+    record Check(String coverId, CheckEntry entry) {}
+
+    /**
+     * A check and what it does to the forecast.
+     *
+     * @param massFactor on dry tops, leaves and nitrogen from its day on
+     * @param fixing share of fixation that works
+     * @param errorLeft of the model after it, as a share of the middle
+     */
+    record Seen(
+            String coverId,
+            String id,
+            LocalDate on,
+            double massFactor,
+            double standFactor,
+            double fixing,
+            double errorLeft,
+            String said,
+            List<Figure> figures) {
+        Optional<String> figureId() {
+            return figures.stream()
+                    .map(Figure::id)
+                    .filter(f -> f.endsWith("/factor"))
+                    .findFirst();
+        }
+    }
+
+    /** The checks up to a day in time; what is dated later was not seen yet. */
+    static List<Check> inTime(PlanDocument plan, LocalDate asOf) {
+        List<Check> all = new ArrayList<>();
+        for (CoverEntry c : plan.covers()) {
+            c.checks().orElse(List.of()).stream()
+                    .filter(k -> !k.on().isAfter(asOf))
+                    .forEach(k -> all.add(new Check(c.id(), k)));
+        }
+        all.sort(Comparator.comparing((Check c) -> c.entry().on())
+                .thenComparing(Check::coverId)
+                .thenComparing(c -> c.entry().id()));
+        return all;
+    }
+
+    /** What is left of the model's error of a cover's mass after its last check. */
+    static double errorOfMass(String coverId, List<Seen> seen) {
+        return seen.stream()
+                .filter(s -> s.coverId().equals(coverId))
+                .reduce((a, b) -> b)
+                .map(Seen::errorLeft)
+                .orElse(ModelError.OF_MASS);
+    }
+
+    /** A check against the forecast; empty where nothing of the cover is forecast to stand on its day. */
+    static Optional<Seen> seen(Check check, PlanGround ground) {
+        CheckEntry c = check.entry();
+        List<Integer> plants = ground.plants(check.coverId());
+        int record = ground.course().recordOf(Math.max(0, ground.day(c.on())));
+        if (plants.isEmpty() || ground.day(c.on()) <= 0) {
+            return Optional.empty();
+        }
+        double mass = GroundCourse.band(ground.course().sum(record, plants, OfPlant.MASS_KG_HA))
+                .middle();
+        if (mass <= 0) {
+            return Optional.empty();
+        }
+        return Optional.of(new Weighing(check, ground, plants, record, mass).seen());
+    }
+
+    /** One check being weighed. */
+    private static final class Weighing {
+        private final String id;
+        private final Check check;
+        private final PlanGround ground;
+        private final List<Integer> plants;
+        private final int record;
+        private final double massKgHa;
+        private final List<Figure> figures = new ArrayList<>();
+        private final List<String> said = new ArrayList<>();
+        private double massFactor = 1;
+        private double standFactor = 1;
+        private double errorLeft = ModelError.OF_MASS;
+
+        Weighing(Check check, PlanGround ground, List<Integer> plants, int record, double massKgHa) {
+            this.id = "grow/" + check.coverId() + "/check/" + check.entry().id();
+            this.check = check;
+            this.ground = ground;
+            this.plants = plants;
+            this.record = record;
+            this.massKgHa = massKgHa;
+        }
+
+        Seen seen() {
+            CheckEntry c = check.entry();
+            c.plants().ifPresent(q -> count(q.in(Unit.PER_M2)));
+            if (c.quadrat().isPresent()) {
+                cut(c.quadrat().get());
+            } else {
+                c.coverPercent().ifPresent(this::cover);
+            }
+            c.height()
+                    .ifPresent(q -> said.add("height " + Math.round(q.in(Unit.CENTIMETRE)) + " cm, forecast "
+                            + Math.round(100 * tallestM()) + " cm"));
+            double fixing = c.nodules()
+                    .map(n -> switch (n) {
+                        case "none" -> {
+                            said.add("no nodules: nothing is fixed from here on until a later check says otherwise");
+                            yield 0.0;
+                        }
+                        case "few" -> {
+                            said.add("few nodules: half the fixation");
+                            yield FEW_NODULES;
+                        }
+                        default -> {
+                            said.add("pink nodules: fixation as forecast");
+                            yield 1.0;
+                        }
+                    })
+                    .orElse(1.0);
+            return new Seen(
+                    check.coverId(),
+                    c.id(),
+                    c.on(),
+                    massFactor,
+                    standFactor,
+                    fixing,
+                    errorLeft,
+                    said.isEmpty() ? "nothing measured yet" : String.join("; ", said),
+                    figures);
+        }
+
+        private void cut(QuadratEntry q) {
+            Figure weighed =
+                    new Quadrat(q.frameArea(), q.samples(), q.dryMatterPercent() / 100).biomass(id + "/weighed");
+            figures.add(weighed);
+            double seen = weighed.in(Unit.KG_PER_HA);
+            double standard = weighed.value().high() - weighed.middle();
+            double least = q.samples().size() < 2 ? ERROR_OF_ONE_CUT : LEAST_ERROR_OF_CUTS;
+            weigh(
+                    "dry tops",
+                    Unit.KG_PER_HA,
+                    massKgHa,
+                    seen,
+                    Math.max(standard, least * seen),
+                    q.samples().size(),
+                    true);
+            said.add(tonnes(seen) + " weighed, " + tonnes(massKgHa) + " forecast: from here on × "
+                    + Shown.text(massFactor, Unit.FRACTION));
+        }
+
+        private void cover(double percent) {
+            double forecast = coverShare();
+            double seen = Math.min(0.98, percent / 100);
+            if (forecast <= 0.01 || forecast >= 0.98 || seen <= 0) {
+                said.add(Math.round(percent) + " % cover seen, " + Math.round(100 * forecast) + " % forecast");
+                return;
+            }
+            // leaf area by cover, and mass with it: the extinction is the same on both sides
+            double ratio = Math.log(1 - seen) / Math.log(1 - forecast);
+            weigh("leaves, by cover", Unit.FRACTION, 1, ratio, ERROR_OF_COVER * Math.max(1, ratio), 1, true);
+            said.add(Math.round(percent) + " % cover seen, " + Math.round(100 * forecast)
+                    + " % forecast: from here on × " + Shown.text(massFactor, Unit.FRACTION));
+        }
+
+        private void count(double plantsM2) {
+            double forecast = ground.plantsM2(plants, record);
+            if (forecast <= 0) {
+                return;
+            }
+            boolean open = coverShare() < OPEN_COVER;
+            double factor = plantsM2 / forecast;
+            weigh(
+                    "plants",
+                    Unit.PER_M2,
+                    forecast,
+                    plantsM2,
+                    ERROR_OF_COUNT * Math.max(1, plantsM2),
+                    WeighedForecast.ENOUGH_SAMPLES,
+                    open);
+            standFactor = figures.get(figures.size() - 1).middle();
+            said.add(Math.round(plantsM2) + " plants/m2 counted, " + Math.round(forecast) + " forecast"
+                    + (factor < 1 && !open ? "; the canopy has closed over it" : ""));
+        }
+
+        private void weigh(
+                String what, Unit unit, double forecast, double seen, double seenSd, int samples, boolean ofMass) {
+            double forecastSd = ModelError.OF_MASS * forecast;
+            Figure factor = WeighedForecast.factor(
+                    id + (ofMass ? "/factor" : "/standFactor"),
+                    what,
+                    unit,
+                    forecast,
+                    forecastSd,
+                    seen,
+                    seenSd,
+                    samples);
+            figures.removeIf(f -> f.id().equals(factor.id()));
+            figures.add(factor);
+            if (ofMass) {
+                massFactor = factor.middle();
+                errorLeft = Math.max(
+                        LEAST_ERROR_LEFT,
+                        WeighedForecast.errorAfter(forecastSd, seenSd) / (forecast * Math.max(0.1, massFactor)));
+            }
+        }
+
+        private double coverShare() {
+            double open = 1;
+            for (int p : plants) {
+                open *= 1 - ground.band(record, p, OfPlant.COVER).middle();
+            }
+            return 1 - open;
+        }
+
+        private double tallestM() {
+            return plants.stream()
+                    .mapToDouble(p -> ground.band(record, p, OfPlant.HEIGHT_M).middle())
+                    .max()
+                    .orElse(0);
+        }
+
+        private static String tonnes(double kgHa) {
+            return Shown.text(kgHa / 1000, Unit.T_PER_HA) + " t/ha";
+        }
+    }
+}

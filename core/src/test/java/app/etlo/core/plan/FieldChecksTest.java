@@ -1,0 +1,99 @@
+package app.etlo.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** What was seen in the field corrects the forecast from its day on, and says by how much. */
+class FieldChecksTest {
+    private static final LocalDate AS_OF = LocalDate.of(2028, 4, 20);
+    private static final String CUTS =
+            "\"quadrat\":{\"frameArea\":{\"value\":0.25,\"unit\":\"m2\"},\"dryMatterPercent\":20,\"samples\":[%s]}";
+
+    private static Evaluated evaluated(String checks) {
+        String text = FieldPlans.of()
+                .crop("winter-wheat", "2026-10-01", "2027-07-20")
+                .crop("grain-corn", "2028-05-10", "2028-10-15")
+                .coverWithAims("v1", "before", "c2", List.of("mulch"), "cereal-rye", "hairy-vetch")
+                .operation("sow", "v1", "2027-08-25", "\"method\":\"drilled\"")
+                .operation("end", "v1", "2028-05-08", "\"method\":\"burndown\"")
+                .text()
+                .replaceFirst("\"aims\":", "\"checks\":[" + checks + "],\"aims\":");
+        Dossier d = Plans.read(text);
+        return new Evaluator(Plans.KNOWLEDGE).evaluate(d.plan(), d.context(), AS_OF);
+    }
+
+    private static double mass(Evaluated e) {
+        return e.figures().get("mix/v1/mass").middle();
+    }
+
+    private static String cuts(int n, double grams) {
+        StringBuilder all = new StringBuilder();
+        for (int i = 0; i < n; i++) {
+            all.append(all.isEmpty() ? "" : ",").append("{\"value\":" + (grams + i) + ",\"unit\":\"g\"}");
+        }
+        return CUTS.formatted(all);
+    }
+
+    @Test
+    void a_heavy_quadrat_raises_the_rest_and_a_light_one_lowers_it() {
+        double before = mass(evaluated(""));
+        Evaluated heavy = evaluated("{\"id\":\"k1\",\"on\":\"2028-04-15\"," + cuts(6, 900) + "}");
+        Evaluated light = evaluated("{\"id\":\"k1\",\"on\":\"2028-04-15\"," + cuts(6, 120) + "}");
+        assertThat(mass(heavy)).isGreaterThan(before * 1.1);
+        assertThat(mass(light)).isLessThan(before * 0.85);
+        assertThat(heavy.covers().get(0).checks()).singleElement().satisfies(s -> {
+            assertThat(s.said()).contains("weighed").contains("from here on ×");
+            assertThat(s.massFactor()).isGreaterThan(1);
+        });
+        // the band narrows: what was seen is surer than the model
+        var wide = evaluated("").figures().get("mix/v1/mass").value();
+        var narrow = heavy.figures().get("mix/v1/mass").value();
+        assertThat((narrow.high() - narrow.low()) / narrow.middle())
+                .isLessThan((wide.high() - wide.low()) / wide.middle());
+    }
+
+    @Test
+    void one_cut_moves_it_by_three_tenths_at_most() {
+        Evaluated e = evaluated("{\"id\":\"k1\",\"on\":\"2028-04-15\"," + cuts(1, 4000) + "}");
+        assertThat(e.covers().get(0).checks().get(0).massFactor()).isLessThanOrEqualTo(1.3 + 1e-9);
+    }
+
+    /** A check of tomorrow was not seen yet; one before anything came up has nothing to be weighed against. */
+    @Test
+    void only_what_was_seen_by_then_counts() {
+        double before = mass(evaluated(""));
+        assertThat(mass(evaluated("{\"id\":\"k1\",\"on\":\"2028-04-25\"," + cuts(6, 900) + "}")))
+                .isEqualTo(before);
+        assertThat(mass(evaluated("{\"id\":\"k1\",\"on\":\"2027-08-20\"," + cuts(6, 900) + "}")))
+                .isEqualTo(before);
+    }
+
+    @Test
+    void without_nodules_nothing_is_fixed() {
+        Evaluated e = evaluated("{\"id\":\"k1\",\"on\":\"2027-10-01\",\"nodules\":\"none\"}");
+        assertThat(e.figures().get("grow/v1/nitrogen").middle())
+                .isLessThan(evaluated("").figures().get("grow/v1/nitrogen").middle());
+        assertThat(e.covers().get(0).checks().get(0).said()).contains("no nodules");
+    }
+
+    @Test
+    void a_thin_count_early_and_a_cover_count_move_it_too() {
+        double before = mass(evaluated(""));
+        Evaluated thin = evaluated("{\"id\":\"k1\",\"on\":\"2027-09-10\",\"plants\":{\"value\":60,\"unit\":\"/m2\"}}");
+        assertThat(thin.covers().get(0).checks().get(0).standFactor()).isLessThan(0.8);
+        assertThat(mass(thin)).isLessThan(before);
+        Evaluated bare = evaluated("{\"id\":\"k1\",\"on\":\"2027-09-20\",\"coverPercent\":10}");
+        assertThat(bare.covers().get(0).checks().get(0).massFactor()).isLessThan(1);
+    }
+
+    @Test
+    void a_wrong_unit_is_told_at_its_place() {
+        assertThatThrownBy(() ->
+                        evaluated("{\"id\":\"k1\",\"on\":\"2028-04-15\",\"height\":{\"value\":40,\"unit\":\"kg\"}}"))
+                .hasMessageContaining("/covers/0/checks/0/height/unit");
+    }
+}

@@ -1,0 +1,171 @@
+import type { Schemas } from '../api/client';
+import { today } from '../api/client';
+import { setCover, tidy } from '../plan/edit';
+import { useOpenPlan } from '../plan/context';
+import { spokenDate } from '../section/scale';
+import { DateField } from '../ui/DateField';
+import { FigureText } from '../ui/FigureText';
+import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
+
+type Cover = Schemas['CoverEntry'];
+type Check = Schemas['CheckEntry'];
+type Quadrat = Schemas['QuadratEntry'];
+
+/** What was seen of a cover in the field; growth is corrected from that day on. */
+export function FieldChecks({ cover }: { cover: Cover }) {
+  const { session, state, us } = useOpenPlan();
+  const checks = cover.checks ?? [];
+  const at = `/covers/${state.plan.covers.indexOf(cover)}/checks`;
+  const seen = state.evaluation?.covers.find((c) => c.id === cover.id)?.checks ?? [];
+  const put = (next: Check[]) =>
+    session.change((p) => setCover(p, cover.id, { checks: next.length ? next : undefined }));
+  const set = (i: number, change: Partial<Check>) =>
+    put(checks.map((c, k) => (k === i ? tidy({ ...c, ...change }) : c)));
+  const fresh = () => {
+    const ids = new Set(checks.map((c) => c.id));
+    let n = checks.length + 1;
+    while (ids.has(`check-${n}`)) n++;
+    put([...checks, { id: `check-${n}`, on: today() }]);
+  };
+  return (
+    <section aria-label="Field checks">
+      <h3 className="mt-4 font-bold">Field checks</h3>
+      <p className="text-[13px] text-ink2 italic">
+        What is weighed or counted on a day corrects growth from that day on, by how sure each is:
+        fewer than four cuts never move it by more than three tenths. Sort weeds out first.
+      </p>
+      {checks.map((c, i) => (
+        <Row
+          key={c.id}
+          check={c}
+          us={us}
+          problem={(what) => problemAt(state.problems, `${at}/${i}/${what}`)}
+          said={seen.find((s) => s.id === c.id)}
+          onChange={(change) => set(i, change)}
+          onRemove={() => put(checks.filter((_, k) => k !== i))}
+        />
+      ))}
+      <button type="button" className="btn mt-2" onClick={fresh}>
+        Enter a field check
+      </button>
+    </section>
+  );
+}
+
+function Row({
+  check,
+  us,
+  problem,
+  said,
+  onChange,
+  onRemove,
+}: {
+  check: Check;
+  us: boolean;
+  problem: (what: string) => string | undefined;
+  said?: Schemas['CheckView'];
+  onChange: (change: Partial<Check>) => void;
+  onRemove: () => void;
+}) {
+  const q: Quadrat = check.quadrat ?? {
+    frameArea: us ? { value: 4, unit: 'ft2' } : { value: 0.25, unit: 'm2' },
+    samples: [],
+    dryMatterPercent: 20,
+  };
+  const setQuadrat = (change: Partial<Quadrat>) => {
+    const next = { ...q, ...change };
+    onChange({ quadrat: next.samples.length ? next : undefined });
+  };
+  const day = spokenDate(check.on);
+  return (
+    <div className="mt-2 border-l-2 border-rule pl-3">
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+        <DateField label="Seen on" value={check.on} onChange={(d) => d && onChange({ on: d })} />
+        <NumberField
+          label="Ground cover seen"
+          value={check.coverPercent}
+          max={100}
+          suffix="%"
+          onChange={(v) => onChange({ coverPercent: v })}
+          problem={problem('coverPercent')}
+        />
+        <QuantityField
+          label="Plants counted"
+          value={check.plants}
+          units={us ? ['/ft2', '/m2'] : ['/m2', '/ft2']}
+          onChange={(v) => onChange({ plants: v })}
+          problem={problem('plants')}
+        />
+        <QuantityField
+          label="Height"
+          value={check.height}
+          units={us ? ['in', 'cm'] : ['cm', 'in']}
+          onChange={(v) => onChange({ height: v })}
+          problem={problem('height')}
+        />
+        <SelectField
+          label="Nodules"
+          value={check.nodules ?? ''}
+          empty="not looked"
+          options={[
+            { id: 'pink', name: 'many, pink inside' },
+            { id: 'few', name: 'few' },
+            { id: 'none', name: 'none' },
+          ]}
+          onChange={(v) => onChange({ nodules: (v || undefined) })}
+        />
+        <button
+          type="button"
+          className="link pb-1 text-[13px]"
+          aria-label={`Take the check of ${day} out`}
+          onClick={onRemove}
+        >
+          out
+        </button>
+      </div>
+      <div className="mt-1 flex flex-wrap items-end gap-x-4 gap-y-2">
+        <QuantityField
+          label="Frame"
+          value={q.frameArea}
+          units={['m2', 'ft2']}
+          onChange={(v) => v && setQuadrat({ frameArea: v })}
+          problem={problem('quadrat/frameArea')}
+        />
+        <NumberField
+          label="Dry matter of the cuts"
+          value={q.dryMatterPercent}
+          max={100}
+          suffix="%"
+          onChange={(v) => v !== undefined && setQuadrat({ dryMatterPercent: v })}
+        />
+        {[...q.samples, undefined].map((s, i) => (
+          <QuantityField
+            key={i}
+            label={`Cut ${i + 1}, fresh`}
+            value={s}
+            units={['g', 'kg', 'oz', 'lb']}
+            onChange={(v) =>
+              setQuadrat({
+                samples: v
+                  ? [...q.samples.slice(0, i), v, ...q.samples.slice(i + 1)]
+                  : q.samples.filter((_, k) => k !== i),
+              })
+            }
+          />
+        ))}
+      </div>
+      <p className="mt-1 text-[13.5px]" role="status">
+        {said
+          ? `${day}: ${said.said}.`
+          : check.on > today()
+            ? 'Dated ahead: it counts from its day on.'
+            : 'Nothing of this cover is forecast to stand on that day, so nothing is corrected.'}{' '}
+        {said?.figureId && (
+          <>
+            Factor <FigureText id={said.figureId} />
+          </>
+        )}
+      </p>
+    </div>
+  );
+}
