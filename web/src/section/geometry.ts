@@ -206,7 +206,7 @@ export function layOut(s: Section, f: Frame): DisplayList {
     const x0 = clip(scale.x(stand.from));
     const x1 = clip(scale.x(stand.to));
     if (x1 - x0 < 2) continue;
-    for (const p of [...stand.parts].sort((a, b) => b.heightM - a.heightM)) {
+    for (const p of [...stand.parts].sort((a, b) => reach(b) - reach(a))) {
       const key = `${stand.id} ${p.id}`;
       const first = scale.x(stand.from);
       const cm = (x: number) => courseAt(p.courseCm, (x - first) / pxPerDay);
@@ -218,7 +218,7 @@ export function layOut(s: Section, f: Frame): DisplayList {
           x1: end,
           ground,
           origin,
-          at: (x) => (cm(x) / 100) * pxPerM,
+          at: (x) => (cm(x) / 100) * pxPerM * (within(stand, p) ? VINE_SHOWN : 1),
         };
         out.stands.push({
           key,
@@ -317,6 +317,21 @@ export function layOut(s: Section, f: Frame): DisplayList {
 }
 
 const WORD_PX = 6.4;
+
+/** A vine is drawn within what it climbs on, so that both are seen. */
+const VINE_SHOWN = 0.76;
+
+/** The height that a plant comes to in the picture, m: simulated, else typical. */
+function reach(p: Section['stands'][number]['parts'][number]) {
+  return p.grown ? Math.max(...p.courseCm) / 100 - (p.form === 'vetch' ? 0.01 : 0) : p.heightM;
+}
+
+/** Whether a plant climbs on another of its stand. */
+function within(stand: Section['stands'][number], p: Section['stands'][number]['parts'][number]) {
+  return (
+    p.grown !== undefined && p.form === 'vetch' && stand.parts.some((o) => o.form !== 'vetch')
+  );
+}
 
 /** The heights between which the tallest of a cover stands in 8 years of 10, as two lines. */
 function bandOf(

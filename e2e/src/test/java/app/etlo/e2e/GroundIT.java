@@ -1,16 +1,20 @@
 package app.etlo.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.Locale;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -258,5 +262,60 @@ class GroundIT extends InBrowser {
                         AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^days: 1\\. \\d+.*°F"))))
                 .isVisible();
         accessible("weather of the south");
+    }
+
+    @Test
+    void the_section_tells_a_day_what_differs_between_two_and_goes_into_a_file() throws Exception {
+        demo();
+        page.navigate("/fields/field-kettle-hollow/rotation");
+        Locator section = page.locator("#section");
+        assertThat(section).containsText("simulated, middle of the weather years");
+        section.focus();
+        page.keyboard().press(".");
+        assertThat(section).containsText("ground covered");
+        assertThat(section).containsText("water for roots");
+        page.keyboard().press("m");
+        for (int i = 0; i < 8; i++) {
+            page.keyboard().press(".");
+        }
+        assertThat(section).containsText(Pattern.compile("\\d{4} to \\d+ \\w+ \\d{4}"));
+        assertThat(section).containsText(Pattern.compile("water for roots [+\u2212]?\\d+ mm"));
+        assertTrue(shown("Days a year with living roots") > 100);
+        Download svg = page.waitForDownload(() -> button("SVG drawing").click());
+        String drawing = Files.readString(svg.path());
+        assertTrue(drawing.startsWith("<svg") && !drawing.contains("var("), "a drawing that stands by itself");
+        Download png = page.waitForDownload(() -> button("PNG picture").click());
+        byte[] picture = Files.readAllBytes(png.path());
+        // the signature of the PNG standard (ISO/IEC 15948)
+        assertArrayEquals(new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10}, Arrays.copyOf(picture, 8));
+        assertTrue(picture.length > 20_000);
+    }
+
+    @Test
+    void a_quadrat_moves_the_forecast_and_says_by_how_much() {
+        demo();
+        page.navigate("/fields/field-kettle-hollow/end");
+        double before = shown("Dry tops of the mix");
+        button("Enter a field check").click();
+        type("Seen on", "20 Oct 2026");
+        for (int i = 1; i <= 4; i++) {
+            type("Cut " + i + ", fresh", String.valueOf(70 + i));
+        }
+        Locator checks = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Field checks"));
+        assertThat(checks).containsText("t/ha forecast: from here on × 0.");
+        saved();
+        assertTrue(shown("Dry tops of the mix") < before);
+        checks.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName(Pattern.compile("^Factor of the field check")))
+                .click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("inverse of its variance");
+        page.keyboard().press("Escape");
+        accessible("field checks");
+        page.reload();
+        assertThat(field("Cut 4, fresh")).hasValue("74");
+        button("Take the check of 20 Oct 2026 out").click();
+        saved();
+        assertEquals(before, shown("Dry tops of the mix"), 1e-9);
     }
 }

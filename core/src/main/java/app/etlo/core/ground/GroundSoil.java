@@ -74,6 +74,16 @@ public final class GroundSoil {
         return rootedShare(layer, rootingM) * Math.max(0, relativeWater) * availableMm(layer);
     }
 
+    /** How many layers roots of a depth have reached. */
+    int layersReached(double rootM) {
+        double reach = Math.min(rootM, rootingM);
+        int n = 0;
+        while (n < LAYERS && topM[n] < reach) {
+            n++;
+        }
+        return n;
+    }
+
     /** Share of a layer that roots of a depth have reached, 0 to 1. */
     double rootedShare(int layer, double rootM) {
         double reach = (Math.min(rootM, rootingM) - topM[layer]) / thicknessM[layer];

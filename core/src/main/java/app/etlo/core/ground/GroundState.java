@@ -77,6 +77,8 @@ final class GroundState {
     final double[] drawn = new double[GroundSoil.LAYERS];
     final double[] supply = new double[GroundSoil.LAYERS];
     final double[][] claim;
+    /** Layers that each plant asks of on the day. */
+    final int[] reaches;
 
     GroundState(GroundSoil soil, GroundPlant[] plants) {
         int n = plants.length;
@@ -108,6 +110,7 @@ final class GroundState {
         this.scratch = new double[n];
         this.order = new int[n];
         this.claim = new double[n][GroundSoil.LAYERS];
+        this.reaches = new int[n];
         for (int l = 0; l < GroundSoil.LAYERS; l++) {
             waterMm[l] = soil.wiltingMm[l] + START_WATER_SHARE * soil.availableMm(l);
             nitrate[l] = START_NITRATE[l];

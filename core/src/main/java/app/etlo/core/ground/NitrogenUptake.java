@@ -57,12 +57,14 @@ final class NitrogenUptake {
     private static void ask(GroundState s, int p) {
         double wanted = s.demand[p] * (s.plant[p].legume ? LEGUME_FROM_SOIL : 1);
         double reach = 0;
-        for (int l = 0; l < GroundSoil.LAYERS; l++) {
+        int layers = s.soil.layersReached(s.root[p]);
+        s.reaches[p] = layers;
+        for (int l = 0; l < layers; l++) {
             s.claim[p][l] = s.soil.rootedShare(l, s.root[p]) * s.supply[l];
             reach += s.claim[p][l];
         }
         double each = reach > 0 ? Math.min(1, wanted / reach) : 0;
-        for (int l = 0; l < GroundSoil.LAYERS; l++) {
+        for (int l = 0; l < layers; l++) {
             s.claim[p][l] *= each;
             s.drawn[l] += s.claim[p][l];
         }
@@ -70,7 +72,7 @@ final class NitrogenUptake {
 
     private static void take(GroundState s, int p) {
         double got = 0;
-        for (int l = 0; l < GroundSoil.LAYERS; l++) {
+        for (int l = 0; l < s.reaches[p]; l++) {
             double n = s.claim[p][l] * s.drawn[l];
             s.nitrate[l] -= n;
             got += n;

@@ -128,7 +128,7 @@ final class WaterFlow {
             int p = s.live[i];
             if (s.demand[p] > 0) {
                 double got = 0;
-                for (int l = 0; l < GroundSoil.LAYERS; l++) {
+                for (int l = 0; l < s.reaches[p]; l++) {
                     double mm = s.claim[p][l] * s.drawn[l];
                     s.waterMm[l] -= mm;
                     got += mm;
@@ -143,7 +143,9 @@ final class WaterFlow {
     private static void ask(GroundState s, int p) {
         double reach = 0;
         double held = 0;
-        for (int l = 0; l < GroundSoil.LAYERS; l++) {
+        int layers = s.soil.layersReached(s.root[p]);
+        s.reaches[p] = layers;
+        for (int l = 0; l < layers; l++) {
             double rooted = s.soil.rootedShare(l, s.root[p]);
             s.claim[p][l] = rooted * s.supply[l];
             reach += s.claim[p][l];
@@ -152,7 +154,7 @@ final class WaterFlow {
         double stress = held > 0 ? Math.min(1, reach / (held * (1 - READILY))) : 0;
         double mm = Math.min(s.demand[p] * stress, reach);
         double each = reach > 0 ? mm / reach : 0;
-        for (int l = 0; l < GroundSoil.LAYERS; l++) {
+        for (int l = 0; l < layers; l++) {
             s.claim[p][l] *= each;
             s.drawn[l] += s.claim[p][l];
         }
