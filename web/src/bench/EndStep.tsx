@@ -14,7 +14,7 @@ type Quadrat = Schemas['QuadratEntry'];
 
 /** The simulated stand as an expectation to type. */
 function expected(figures: Record<string, Schemas['FigureView']>, coverId: string) {
-  const mass = figures[`mix/${coverId}/mass`];
+  const mass = figures[`grow/${coverId}/mass`];
   const percent = figures[`grow/${coverId}/nitrogenPercent`];
   if (!mass || !percent || mass.value <= 0) return undefined;
   return {
@@ -88,9 +88,9 @@ export function EndStep() {
       <Simulated
         title="Simulated to that day"
         rows={[
-          ['Dry tops of the mix', `mix/${cover.id}/mass`],
+          ['Dry tops that stand', `grow/${cover.id}/mass`],
           ['Nitrogen in them', `grow/${cover.id}/nitrogen`],
-          ['C:N of the mix', `mix/${cover.id}/cn`],
+          ['Their C:N', `grow/${cover.id}/cn`],
           ['Ground covered by residue a week later', `grow/${cover.id}/residueCover`],
         ]}
       />

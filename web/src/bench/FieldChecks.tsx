@@ -112,7 +112,7 @@ function Row({
             { id: 'few', name: 'few' },
             { id: 'none', name: 'none' },
           ]}
-          onChange={(v) => onChange({ nodules: (v || undefined) })}
+          onChange={(v) => onChange({ nodules: v || undefined })}
         />
         <button
           type="button"

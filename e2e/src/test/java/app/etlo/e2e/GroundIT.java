@@ -295,7 +295,7 @@ class GroundIT extends InBrowser {
     void a_quadrat_moves_the_forecast_and_says_by_how_much() {
         demo();
         page.navigate("/fields/field-kettle-hollow/end");
-        double before = shown("Dry tops of the mix");
+        double before = shown("Dry tops that stand");
         button("Enter a field check").click();
         type("Seen on", "20 Oct 2026");
         for (int i = 1; i <= 4; i++) {
@@ -304,7 +304,7 @@ class GroundIT extends InBrowser {
         Locator checks = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Field checks"));
         assertThat(checks).containsText("t/ha forecast: from here on × 0.");
         saved();
-        assertTrue(shown("Dry tops of the mix") < before);
+        assertTrue(shown("Dry tops that stand") < before);
         checks.getByRole(
                         AriaRole.BUTTON,
                         new Locator.GetByRoleOptions().setName(Pattern.compile("^Factor of the field check")))
@@ -316,6 +316,6 @@ class GroundIT extends InBrowser {
         assertThat(field("Cut 4, fresh")).hasValue("74");
         button("Take the check of 20 Oct 2026 out").click();
         saved();
-        assertEquals(before, shown("Dry tops of the mix"), 1e-9);
+        assertEquals(before, shown("Dry tops that stand"), 1e-9);
     }
 }

@@ -112,5 +112,7 @@ final class EventEffects {
         s.sownM2[p] *= e.standFactor();
         s.books.correctedN += n;
         s.fixing[p] = e.fixing();
+        s.peakMass[p] = s.mass[p];
+        s.peakNitrogen[p] = s.nitrogen[p];
     }
 }

@@ -37,7 +37,11 @@ public final class GroundCourse {
         NITROGEN_KG_HA,
         STAND,
         LIGHT_MJ_M2,
-        MADE_KG_HA
+        MADE_KG_HA,
+        /** Most it has weighed so far, also after its death. */
+        PEAK_KG_HA,
+        /** Nitrogen in it then. */
+        PEAK_NITROGEN_KG_HA
     }
 
     private static final int GROUND = OfGround.values().length;
@@ -74,8 +78,14 @@ public final class GroundCourse {
             put(record, v.ordinal(), ground(s, v), member, through);
         }
         for (int p = 0; p < plants; p++) {
+            int base = GROUND + p * PLANT;
+            if (s.peakMass[p] > 0) {
+                put(record, base + 7, s.lightMj[p], member, through);
+                put(record, base + 8, s.gained[p] * 10, member, through);
+                put(record, base + 9, s.peakMass[p] * 10, member, through);
+                put(record, base + 10, s.peakNitrogen[p] * 10, member, through);
+            }
             if (s.status[p] == GroundState.UP) {
-                int base = GROUND + p * PLANT;
                 put(record, base, s.mass[p] * 10, member, through);
                 put(record, base + 1, s.height[p], member, through);
                 put(record, base + 2, s.stage[p], member, through);
@@ -83,8 +93,6 @@ public final class GroundCourse {
                 put(record, base + 4, s.root[p], member, through);
                 put(record, base + 5, s.nitrogen[p] * 10, member, through);
                 put(record, base + 6, s.plantsM2[p] / s.sownM2[p], member, through);
-                put(record, base + 7, s.lightMj[p], member, through);
-                put(record, base + 8, s.gained[p] * 10, member, through);
             }
         }
     }

@@ -46,6 +46,10 @@ final class GroundState {
     final double[] lightMj;
 
     final double[] gained;
+    /** Most it has weighed, and the nitrogen in it then. */
+    final double[] peakMass;
+
+    final double[] peakNitrogen;
     /** Share of its fixation that works, as seen in the field. */
     final double[] fixing;
     /** Those that are in the seedbed or up, in the order of sowing. */
@@ -101,6 +105,8 @@ final class GroundState {
         this.lightMj = new double[n];
         this.gained = new double[n];
         this.fixing = new double[n];
+        this.peakMass = new double[n];
+        this.peakNitrogen = new double[n];
         this.live = new int[n];
         this.light = new double[n];
         this.watered = new double[n];
@@ -241,6 +247,8 @@ final class GroundState {
         copy(o.lightMj, lightMj);
         copy(o.gained, gained);
         copy(o.fixing, fixing);
+        copy(o.peakMass, peakMass);
+        copy(o.peakNitrogen, peakNitrogen);
         copy(o.light, light);
         copy(o.gain, gain);
     }

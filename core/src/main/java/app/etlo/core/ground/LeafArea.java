@@ -19,6 +19,10 @@ final class LeafArea {
             int p = s.live[i];
             if (s.status[p] == GroundState.UP) {
                 s.mass[p] += s.gain[p];
+                if (s.mass[p] > s.peakMass[p]) {
+                    s.peakMass[p] = s.mass[p];
+                    s.peakNitrogen[p] = s.nitrogen[p];
+                }
                 GroundPlant plant = s.plant[p];
                 double dd = Math.max(0, s.meanC - plant.baseC);
                 grow(s, p, plant, dd);

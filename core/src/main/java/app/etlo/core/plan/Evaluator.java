@@ -174,7 +174,7 @@ public final class Evaluator {
             Optional<PlanGround> ground = ground(sown);
             List<Situation.Cover> covers =
                     sown.stream().map(c -> grown(c, sown, ground)).toList();
-            ground.ifPresent(g -> new GroundFigures(g, f -> keep(f))
+            ground.ifPresent(g -> new GroundFigures(g, id -> FieldChecks.errorOfMass(id, seenChecks), f -> keep(f))
                     .all(crops, covers, site.orElseThrow().climate().place().isSouthern()));
             List<CoverResult> coverResults = plan.covers().stream()
                     .map(entry -> coverResult(

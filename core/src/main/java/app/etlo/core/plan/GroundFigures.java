@@ -21,6 +21,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 
 /** Figures of the simulated ground: what a cover holds when it ends, what a crop finds when it is planted, and the whole rotation. */
@@ -31,6 +32,12 @@ final class GroundFigures {
             Formula.of("A year of the rotation", "days / span * 365.25", SIMULATED, "days", "span");
     private static final Formula NITROGEN = Formula.of(
             "Nitrogen in the tops", "mass * percent / 100", Source.identity("mass times content"), "mass", "percent");
+    private static final Formula CN = Formula.of(
+            "Carbon over nitrogen",
+            "0.43 * mass / nitrogen",
+            Source.fromMemory("carbon is 42 to 45 % of dry matter"),
+            "mass",
+            "nitrogen");
     private static final Formula PERCENT =
             Formula.of("Content of nitrogen", "nitrogen / mass * 100", Source.identity("a share"), "nitrogen", "mass");
     /** What the simulation knows of water, cover and nitrate, one standard deviation; Etlo's own. */
@@ -40,10 +47,15 @@ final class GroundFigures {
 
     private final PlanGround ground;
     private final Consumer<Figure> keep;
+    private final ToDoubleFunction<String> errorOfMass;
 
-    GroundFigures(PlanGround ground, Consumer<Figure> keep) {
+    /**
+     * @param errorOfMass of the model, by cover: less after field checks
+     */
+    GroundFigures(PlanGround ground, ToDoubleFunction<String> errorOfMass, Consumer<Figure> keep) {
         this.ground = ground;
         this.keep = keep;
+        this.errorOfMass = errorOfMass;
     }
 
     void all(List<CropInTime> crops, List<Situation.Cover> covers, boolean southern) {
@@ -71,6 +83,21 @@ final class GroundFigures {
         Band massBand = GroundCourse.band(mass);
         int year = nearest(mass, massBand.middle());
         if (mass[year] > 0) {
+            Figure tops = banded(
+                    SIMPLE.figure(
+                            id + "/mass",
+                            "Dry tops that stand when it ends",
+                            Unit.T_PER_HA,
+                            input("value", "Dry tops that stand", mass[year] / 1000, Unit.T_PER_HA)),
+                    ModelError.widen(around(mass, mass[year]), errorOfMass.applyAsDouble(c.id()))
+                            .map(v -> v / 1000));
+            keep.accept(tops);
+            keep.accept(CN.figure(
+                    id + "/cn",
+                    "C:N of what stands when it ends",
+                    Unit.FRACTION,
+                    input("mass", "Dry tops", mass[year], Unit.KG_PER_HA),
+                    input("nitrogen", "Nitrogen in the tops", nitrogen[year], Unit.KG_PER_HA)));
             Figure percent = PERCENT.figure(
                     id + "/nitrogenPercent",
                     "Nitrogen in the dry tops, simulated",
@@ -85,7 +112,7 @@ final class GroundFigures {
                             Unit.KG_PER_HA,
                             input("mass", "Dry tops", mass[year], Unit.KG_PER_HA),
                             Input.figure("percent", percent)),
-                    ModelError.widen(around(nitrogen, nitrogen[year]), ModelError.OF_MASS)));
+                    ModelError.widen(around(nitrogen, nitrogen[year]), errorOfMass.applyAsDouble(c.id()))));
         }
         int after = ground.course().recordOf(ground.day(end.get()) + 6);
         keep.accept(simple(

@@ -86,7 +86,7 @@ class MixNotesTest {
     @Test
     void one_species_takes_the_light() {
         mix("cereal-rye", 100, "white-clover", 5, "red-clover", 5).speaks("canopy-dominated", Weight.THINK);
-        mix("cereal-rye", 8, "hairy-vetch", 70, "crimson-clover", 60).silent("canopy-dominated");
+        mix("daikon-radish", 25, "cereal-rye", 25, "hairy-vetch", 50).silent("canopy-dominated");
     }
 
     @Test

@@ -43,7 +43,10 @@ class PlanGroundTest {
         double mass = figure(e, "mix/v1/mass");
         assertThat(figure(e, "mix/v1/cereal-rye/mass") + figure(e, "mix/v1/hairy-vetch/mass"))
                 .isCloseTo(mass, within(1e-9));
-        assertThat(430 * mass / figure(e, "grow/v1/nitrogen")).isCloseTo(figure(e, "mix/v1/cn"), within(0.02));
+        assertThat(430 * figure(e, "grow/v1/mass") / figure(e, "grow/v1/nitrogen"))
+                .isCloseTo(figure(e, "grow/v1/cn"), within(0.02));
+        // nothing dies in this mix, so what it grew to is what stands
+        assertThat(figure(e, "grow/v1/mass")).isCloseTo(mass, within(0.1 * mass));
         var band = e.figures().get("mix/v1/mass").value();
         // the model's own error, 1.28 x 25 %, is in the band whatever the weather does
         assertThat(band.low()).isLessThan(0.68 * band.middle() + 1e-9);
@@ -89,6 +92,19 @@ class PlanGroundTest {
                         new app.etlo.core.mix.MixForecast.Sown(rye, 0.6)));
         assertThat(java.util.Arrays.stream(thicker[1]).average().orElseThrow())
                 .isGreaterThan(java.util.Arrays.stream(grown[1]).average().orElseThrow());
+    }
+
+    /** What winter kills has grown all the same: it counts in the mix, and not in what stands at the end. */
+    @Test
+    void what_frost_killed_counts_as_grown_and_not_as_standing() {
+        Evaluated e = evaluated(FieldPlans.of()
+                .crop("winter-wheat", "2026-10-01", "2027-07-20")
+                .crop("grain-corn", "2028-05-10", "2028-10-15")
+                .coverWithAims("v1", "before", "c2", List.of("mulch"), "cereal-rye", "daikon-radish")
+                .operation("sow", "v1", "2027-08-10", "\"method\":\"drilled\"")
+                .operation("end", "v1", "2028-04-20", "\"method\":\"burndown\""));
+        assertThat(figure(e, "mix/v1/daikon-radish/mass")).isGreaterThan(0.5);
+        assertThat(figure(e, "grow/v1/mass")).isLessThan(figure(e, "mix/v1/mass"));
     }
 
     @Test
