@@ -8,6 +8,7 @@ import org.ojalgo.optimisation.Expression;
 import org.ojalgo.optimisation.ExpressionsBasedModel;
 import org.ojalgo.optimisation.Optimisation;
 import org.ojalgo.optimisation.Variable;
+import org.ojalgo.optimisation.integer.IntegerStrategy;
 
 /** Solves mix programmes exactly, by the branch and bound of a mixed integer library. */
 public final class MixSolver {
@@ -24,6 +25,8 @@ public final class MixSolver {
         ExpressionsBasedModel model = new ExpressionsBasedModel();
         model.options.time_abort = MOST_MS;
         model.options.time_suffice = MOST_MS;
+        // one worker: of several, one may rarely throw away a branch that another's bound should not have closed
+        model.options.integer(IntegerStrategy.DEFAULT.withParallelism(() -> 1));
         List<Variable> columns = new ArrayList<>();
         for (int i = 0; i < p.columns(); i++) {
             Variable v = model.newVariable("c" + i).lower(0).upper(p.upper()[i]).weight(p.goal()[i]);
