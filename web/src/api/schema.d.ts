@@ -900,6 +900,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sensitivities": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sensitivity"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -1951,6 +1967,17 @@ export interface components {
             warmDegreeDays: components["schemas"]["Range"];
             work: components["schemas"]["WorkView"][];
         };
+        Move: {
+            from: string;
+            /** Format: double */
+            high: number;
+            highText: string;
+            input: string;
+            /** Format: double */
+            low: number;
+            lowText: string;
+            to: string;
+        };
         NameAsked: {
             name: string;
         };
@@ -2325,6 +2352,14 @@ export interface components {
             /** Format: int32 */
             pending: number;
             stock: components["schemas"]["StockView"][];
+        };
+        SensitivityView: {
+            because: string;
+            figure: components["schemas"]["FigureView"];
+            moves: components["schemas"]["Move"][];
+            source: string;
+            /** @enum {string} */
+            sure: "sure" | "fair" | "rough";
         };
         SeriesChoice: {
             /** Format: date */
@@ -4094,6 +4129,30 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
+                };
+            };
+        };
+    };
+    sensitivity: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkingRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SensitivityView"];
                 };
             };
         };

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { api, taken, today } from '../api/client';
 import { useOpenPlan } from '../plan/context';
 import { Panel } from '../ui/Panel';
+import { WhatMoves } from './WhatMoves';
 
 /** How a figure was reached: rule, numbers put in with where each came from, result and source. */
 export function WorkingPanel({
@@ -90,6 +91,7 @@ export function WorkingPanel({
           <p className="mt-2 text-[13px]">
             <b>Source</b> {w.source} <span className="text-ink2">({w.status})</span>
           </p>
+          <WhatMoves figureId={w.figure.id} />
         </>
       )}
     </Panel>

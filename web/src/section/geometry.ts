@@ -328,9 +328,7 @@ function reach(p: Section['stands'][number]['parts'][number]) {
 
 /** Whether a plant climbs on another of its stand. */
 function within(stand: Section['stands'][number], p: Section['stands'][number]['parts'][number]) {
-  return (
-    p.grown !== undefined && p.form === 'vetch' && stand.parts.some((o) => o.form !== 'vetch')
-  );
+  return p.grown !== undefined && p.form === 'vetch' && stand.parts.some((o) => o.form !== 'vetch');
 }
 
 /** The heights between which the tallest of a cover stands in 8 years of 10, as two lines. */

@@ -41,6 +41,22 @@ class MixTest {
     }
 
     @Test
+    void what_moves_a_simulated_figure_most_is_told() {
+        JsonNode s = us.post(
+                        "/api/sensitivities",
+                        ask().put("figureId", "grow/livingRootDays").without("coverId"))
+                .json();
+        assertThat(s.path("moves").size()).isGreaterThan(5);
+        assertThat(s.path("sure").asText()).isIn("sure", "fair", "rough");
+        assertThat(s.path("source").asText()).isNotBlank();
+        assertThat(us.post(
+                                "/api/sensitivities",
+                                ask().put("figureId", "field/area").without("coverId"))
+                        .status())
+                .isEqualTo(404);
+    }
+
+    @Test
     void candidates_come_with_reasons_and_workings() {
         JsonNode list = us.post("/api/mixes/candidates", ask()).json();
         assertThat(list.path("candidates").size()).isGreaterThanOrEqualTo(64);

@@ -69,7 +69,8 @@ class WallTest {
             "POST /api/lots/tables",
             "POST /api/dossiers",
             "POST /api/evaluations",
-            "POST /api/workings");
+            "POST /api/workings",
+            "POST /api/sensitivities");
     /** Endpoints that an assistant may not use. */
     private static final Set<String> ADVISERS = Set.of(
             "POST /api/invitations",

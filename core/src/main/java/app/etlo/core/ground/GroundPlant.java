@@ -127,6 +127,25 @@ public final class GroundPlant {
     /** Grams per square metre in a pound per acre. */
     private static final double GM2_OF_LB_AC = 0.112085;
 
+    /** The same plant with its numbers moved. */
+    public GroundPlant varied(GroundVariation v) {
+        return v.equals(GroundVariation.NONE)
+                ? this
+                : new GroundPlant(
+                        id,
+                        kind,
+                        legume,
+                        tsum * v.toFlower(),
+                        tteEmergence,
+                        seedlingLeafM2 * 1e4,
+                        rue * v.lightUse(),
+                        heightM,
+                        rootM,
+                        tenderC + v.hardinessC(),
+                        hardyC + v.hardinessC(),
+                        coverM2G);
+    }
+
     public String id() {
         return id;
     }

@@ -24,8 +24,13 @@ public final class GroundSoil {
 
     /** Water that can evaporate from the top layer, and the part of it that does so freely, mm (FAO-56, chapter 7). */
     final double evaporableMm;
+    /** Added to the share of the available water at the start, and factors on nitrate then and on what humus frees. */
+    final double moreWaterShare;
 
-    private GroundSoil(SoilProfile profile) {
+    final double nitrateFactor;
+    final double humusFactor;
+
+    private GroundSoil(SoilProfile profile, GroundVariation v) {
         double top = 0;
         List<SoilProfile.Layer> layers = profile.layers();
         double organic = 0;
@@ -53,10 +58,18 @@ public final class GroundSoil {
         this.organicPercent = organic / 0.3;
         this.rootingM = Math.min(BOTTOM_M[LAYERS - 1], profile.rootingM());
         this.evaporableMm = capacityMm[0] - 0.5 * wiltingMm[0];
+        this.moreWaterShare = v.waterShare();
+        this.nitrateFactor = v.nitrate();
+        this.humusFactor = v.humus();
     }
 
     public static GroundSoil of(SoilProfile profile) {
-        return new GroundSoil(profile);
+        return new GroundSoil(profile, GroundVariation.NONE);
+    }
+
+    /** The same with its start or its humus moved. */
+    public static GroundSoil of(SoilProfile profile, GroundVariation v) {
+        return new GroundSoil(profile, v);
     }
 
     /** Lower edges of the layers, m. */

@@ -118,8 +118,9 @@ final class GroundState {
         this.claim = new double[n][GroundSoil.LAYERS];
         this.reaches = new int[n];
         for (int l = 0; l < GroundSoil.LAYERS; l++) {
-            waterMm[l] = soil.wiltingMm[l] + START_WATER_SHARE * soil.availableMm(l);
-            nitrate[l] = START_NITRATE[l];
+            waterMm[l] = soil.wiltingMm[l]
+                    + Math.max(0, Math.min(1, START_WATER_SHARE + soil.moreWaterShare)) * soil.availableMm(l);
+            nitrate[l] = START_NITRATE[l] * soil.nitrateFactor;
         }
     }
 

@@ -36,6 +36,13 @@ public final class GroundWeather {
      * @param scale factor on the reference evapotranspiration for a windy or humid place
      */
     public static GroundWeather of(YearsAhead years, LocalDate asOf, double scale) {
+        return of(years, asOf, scale, 1);
+    }
+
+    /**
+     * @param rain factor on the rain
+     */
+    public static GroundWeather of(YearsAhead years, LocalDate asOf, double scale, double rain) {
         int days = years.days();
         int known = Math.min(days, years.sameUntil(asOf));
         GroundWeather w = new GroundWeather(years.count(), days, known);
@@ -48,7 +55,7 @@ public final class GroundWeather {
             for (int d = 0; d < days; d++) {
                 w.tminC[m][d] = years.tminC(m, d);
                 w.tmaxC[m][d] = years.tmaxC(m, d);
-                w.rainMm[m][d] = years.rainMm(m, d);
+                w.rainMm[m][d] = years.rainMm(m, d) * rain;
                 w.solarMj[m][d] = years.solarMj(m, d);
                 w.et0Mm[m][d] = years.et0Mm(m, d) * scale;
             }

@@ -9,7 +9,11 @@ final class HumusSupply {
     private HumusSupply() {}
 
     static void pass(GroundState s) {
-        double freed = RATE_G_M2 * s.soil.organicPercent * warmth(s.soilC) * moisture(s.relativeWaterTop());
+        double freed = RATE_G_M2
+                * s.soil.humusFactor
+                * s.soil.organicPercent
+                * warmth(s.soilC)
+                * moisture(s.relativeWaterTop());
         s.nitrate[0] += freed * TOP_SHARE;
         s.nitrate[1] += freed * (1 - TOP_SHARE);
         s.books.mineralisedN += freed;

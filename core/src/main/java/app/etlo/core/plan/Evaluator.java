@@ -8,6 +8,7 @@ import app.etlo.core.field.FrostDates;
 import app.etlo.core.field.SoilProfile;
 import app.etlo.core.field.SoilWaterLimits;
 import app.etlo.core.ground.GroundSoil;
+import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.ground.GroundWeather;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
@@ -104,7 +105,12 @@ public final class Evaluator {
      * @param asOf the day the evaluation is for; today is no hidden input
      */
     public Evaluated evaluate(PlanDocument plan, Context context, LocalDate asOf) {
-        return new Run(plan, context, asOf).evaluated();
+        return new Run(plan, context, asOf, GroundVariation.NONE).evaluated();
+    }
+
+    /** The same with an input of the simulation moved. */
+    Evaluated evaluate(PlanDocument plan, Context context, LocalDate asOf, GroundVariation variation) {
+        return new Run(plan, context, asOf, variation).evaluated();
     }
 
     /** The usual frost dates of a field: as entered, else those of 5 years in 10 in its weather. */
@@ -137,13 +143,15 @@ public final class Evaluator {
         private final List<CropInTime> crops;
         private final PlanWindows planWindows;
         private final Figure area;
+        private final GroundVariation variation;
         private final Map<String, MixBench> benches = new LinkedHashMap<>();
         /** Field checks as weighed against the forecast of their day. */
         private final List<FieldChecks.Seen> seenChecks = new ArrayList<>();
         /** Made when first simulated. */
         private GroundWeather groundWeather;
 
-        Run(PlanDocument plan, Context context, LocalDate asOf) {
+        Run(PlanDocument plan, Context context, LocalDate asOf, GroundVariation variation) {
+            this.variation = variation;
             this.knowledge = Evaluator.this.knowledge.corrected(context.corrections());
             this.plan = plan;
             this.context = context;
@@ -275,13 +283,13 @@ public final class Evaluator {
         private PlanGround simulated(List<Situation.Cover> covers, Map<String, List<Sown>> mixes) {
             YearsAhead y = years.orElseThrow();
             GroundEvents events =
-                    GroundEvents.of(knowledge, y.from(), crops, covers, timeline.passes(), fedKgHa(), mixes);
+                    GroundEvents.of(knowledge, y.from(), crops, covers, timeline.passes(), fedKgHa(), mixes, variation);
             seenChecks.stream().filter(s -> !mixes.containsKey(s.coverId())).forEach(events::observe);
             if (groundWeather == null) {
                 groundWeather = GroundWeather.of(
-                        y, asOf, context.field().evapotranspirationScale().orElse(1.0));
+                        y, asOf, context.field().evapotranspirationScale().orElse(1.0), variation.rain());
             }
-            return PlanGround.of(y.from(), events, GroundSoil.of(soil), groundWeather);
+            return PlanGround.of(y.from(), events, GroundSoil.of(soil, variation), groundWeather);
         }
 
         /** Nitrogen that each crop is taken to be fed: what is left to buy, else the need of the usual yield. */

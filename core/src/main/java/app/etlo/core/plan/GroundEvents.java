@@ -6,6 +6,7 @@ import app.etlo.core.ground.GroundEvent.Kill;
 import app.etlo.core.ground.GroundPlant;
 import app.etlo.core.ground.GroundScript;
 import app.etlo.core.ground.GroundSoil;
+import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.PlantKind;
@@ -86,7 +87,10 @@ final class GroundEvents {
     /** Of covers by plant; empty for crops. */
     private final List<Optional<Species>> species = new ArrayList<>();
 
-    private GroundEvents(Knowledge knowledge, LocalDate from) {
+    private final GroundVariation variation;
+
+    private GroundEvents(Knowledge knowledge, LocalDate from, GroundVariation variation) {
+        this.variation = variation;
         this.knowledge = knowledge;
         this.from = from;
     }
@@ -94,6 +98,7 @@ final class GroundEvents {
     /**
      * @param from first day of the simulation
      * @param fedKgHa nitrogen each crop is taken to be fed, kg/ha
+     * @param variation of the inputs
      * @param mixes sown in place of a cover's own, by cover
      */
     static GroundEvents of(
@@ -103,8 +108,9 @@ final class GroundEvents {
             List<Situation.Cover> covers,
             List<Pass> passes,
             Map<String, Double> fedKgHa,
-            Map<String, List<MixForecast.Sown>> mixes) {
-        GroundEvents g = new GroundEvents(knowledge, from);
+            Map<String, List<MixForecast.Sown>> mixes,
+            GroundVariation variation) {
+        GroundEvents g = new GroundEvents(knowledge, from, variation);
         Stream.concat(
                         crops.stream().flatMap(c -> g.crop(c).stream()),
                         covers.stream().flatMap(c -> g.cover(c, mixes.getOrDefault(c.id(), g.mix(c))).stream()))
@@ -189,11 +195,15 @@ final class GroundEvents {
 
     private void sow(Sown s) {
         int index = plants.size();
-        plants.add(s.plant());
+        plants.add(s.plant().varied(variation));
         standings.add(new Standing(s.standId(), s.plant().id(), index, s.day()));
         species.add(s.species());
         events.add(new GroundEvent.Sow(
-                day(s.day()), s.standId() + "/" + s.plant().id(), index, s.plantsM2(), s.onSurface()));
+                day(s.day()),
+                s.standId() + "/" + s.plant().id(),
+                index,
+                s.plantsM2() * variation.emergence(),
+                s.onSurface()));
     }
 
     private Optional<Standing> standing(String standId) {

@@ -9,6 +9,7 @@ import app.etlo.core.plan.LatestSowings;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.Refused;
 import app.etlo.core.plan.Rotations;
+import app.etlo.core.plan.Sensitivities;
 import app.etlo.core.plan.Widening;
 import app.etlo.core.plan.WorkingView;
 import app.etlo.core.working.Figure;
@@ -98,6 +99,16 @@ class EvaluationController {
     @GetMapping("/api/fields/{fieldId}/climate")
     ClimateView climate(@PathVariable String fieldId, @RequestParam LocalDate asOf) {
         return evaluations.climate(fieldId, asOf);
+    }
+
+    /** Which inputs move a simulated figure most. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping("/api/sensitivities")
+    Sensitivities.SensitivityView sensitivity(@RequestBody WorkingRequest request) {
+        return evaluations
+                .sensitivity(request.plan(), request.asOf(), request.figureId())
+                .orElseThrow(() -> new NotFound("figure"));
     }
 
     @Limited(Limited.Kind.EVALUATE)

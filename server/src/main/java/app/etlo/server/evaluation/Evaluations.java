@@ -10,6 +10,8 @@ import app.etlo.core.plan.Evaluator;
 import app.etlo.core.plan.FieldEntry;
 import app.etlo.core.plan.MixProposals;
 import app.etlo.core.plan.PlanDocument;
+import app.etlo.core.plan.Sensitivities;
+import app.etlo.core.plan.Sensitivities.SensitivityView;
 import app.etlo.server.documents.NotFound;
 import app.etlo.server.farm.FarmStore;
 import app.etlo.server.knowledge.Corrections;
@@ -19,6 +21,7 @@ import app.etlo.server.seed.SeedStore;
 import app.etlo.server.weather.WeatherStore;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -58,6 +61,11 @@ public class Evaluations {
 
     public Evaluated evaluate(PlanDocument plan, LocalDate asOf) {
         return evaluator.evaluate(plan, context(plan), asOf);
+    }
+
+    /** What moves a simulated figure most; empty where the plan has no such figure. */
+    public Optional<SensitivityView> sensitivity(PlanDocument plan, LocalDate asOf, String figureId) {
+        return Sensitivities.of(evaluator, plan, context(plan), asOf, figureId);
     }
 
     public Dossier dossier(PlanDocument plan) {
