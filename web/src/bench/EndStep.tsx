@@ -6,11 +6,11 @@ import { DateField } from '../ui/DateField';
 import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
 import { BenchHead } from './BenchHead';
 import { FieldChecks } from './FieldChecks';
+import { QuadratFields } from './QuadratFields';
 import { Simulated } from './Simulated';
 import { useCover } from './pick';
 
 type Stand = Schemas['StandEntry'];
-type Quadrat = Schemas['QuadratEntry'];
 
 /** The simulated stand as an expectation to type. */
 function expected(figures: Record<string, Schemas['FigureView']>, coverId: string) {
@@ -45,15 +45,6 @@ export function EndStep() {
   const set = (change: Partial<Stand>) =>
     session.change((p) => setCover(p, cover.id, { stand: tidy({ ...stand, ...change }) }));
   const weighed = stand.evidence === 'weighed';
-  const q: Quadrat = stand.quadrat ?? {
-    frameArea: us ? { value: 4, unit: 'ft2' } : { value: 0.25, unit: 'm2' },
-    samples: [],
-    dryMatterPercent: 20,
-  };
-  const setQuadrat = (change: Partial<Quadrat>) => {
-    const next = { ...q, ...change };
-    set({ quadrat: next.samples.length ? next : undefined });
-  };
   const forecast = expected(state.evaluation?.figures ?? {}, cover.id);
   const fig = (what: string) => `end/${cover.id}/${what}`;
   return (
@@ -135,35 +126,13 @@ export function EndStep() {
       </div>
       {weighed && (
         <div className="mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
-          <QuantityField
-            label="Area of the frame"
-            value={q.frameArea}
-            units={['m2', 'ft2']}
-            onChange={(v) => v && setQuadrat({ frameArea: v })}
-            problem={problemAt(state.problems, `${at}/quadrat/frameArea`)}
+          <QuadratFields
+            value={stand.quadrat}
+            us={us}
+            labels={{ frame: 'Area of the frame', dry: 'Dry matter', cut: (n) => `Fresh cut ${n}` }}
+            problem={(what) => problemAt(state.problems, `${at}/quadrat/${what}`)}
+            onChange={(quadrat) => set({ quadrat })}
           />
-          <NumberField
-            label="Dry matter"
-            value={q.dryMatterPercent}
-            max={100}
-            suffix="%"
-            onChange={(v) => v !== undefined && setQuadrat({ dryMatterPercent: v })}
-          />
-          {[...q.samples, undefined].map((s, i) => (
-            <QuantityField
-              key={i}
-              label={`Fresh cut ${i + 1}`}
-              value={s}
-              units={['g', 'kg', 'oz', 'lb']}
-              onChange={(v) =>
-                setQuadrat({
-                  samples: v
-                    ? [...q.samples.slice(0, i), v, ...q.samples.slice(i + 1)]
-                    : q.samples.filter((_, k) => k !== i),
-                })
-              }
-            />
-          ))}
         </div>
       )}
       <table className="mt-3 w-full max-w-[520px]">

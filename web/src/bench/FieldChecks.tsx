@@ -6,10 +6,10 @@ import { spokenDate } from '../section/scale';
 import { DateField } from '../ui/DateField';
 import { FigureText } from '../ui/FigureText';
 import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
+import { QuadratFields } from './QuadratFields';
 
 type Cover = Schemas['CoverEntry'];
 type Check = Schemas['CheckEntry'];
-type Quadrat = Schemas['QuadratEntry'];
 
 /** What was seen of a cover in the field; growth is corrected from that day on. */
 export function FieldChecks({ cover }: { cover: Cover }) {
@@ -67,15 +67,6 @@ function Row({
   onChange: (change: Partial<Check>) => void;
   onRemove: () => void;
 }) {
-  const q: Quadrat = check.quadrat ?? {
-    frameArea: us ? { value: 4, unit: 'ft2' } : { value: 0.25, unit: 'm2' },
-    samples: [],
-    dryMatterPercent: 20,
-  };
-  const setQuadrat = (change: Partial<Quadrat>) => {
-    const next = { ...q, ...change };
-    onChange({ quadrat: next.samples.length ? next : undefined });
-  };
   const day = spokenDate(check.on);
   return (
     <div className="mt-2 border-l-2 border-rule pl-3">
@@ -124,35 +115,17 @@ function Row({
         </button>
       </div>
       <div className="mt-1 flex flex-wrap items-end gap-x-4 gap-y-2">
-        <QuantityField
-          label="Frame"
-          value={q.frameArea}
-          units={['m2', 'ft2']}
-          onChange={(v) => v && setQuadrat({ frameArea: v })}
-          problem={problem('quadrat/frameArea')}
+        <QuadratFields
+          value={check.quadrat}
+          us={us}
+          labels={{
+            frame: 'Frame',
+            dry: 'Dry matter of the cuts',
+            cut: (n) => `Cut ${n}, fresh`,
+          }}
+          problem={(what) => problem(`quadrat/${what}`)}
+          onChange={(quadrat) => onChange({ quadrat })}
         />
-        <NumberField
-          label="Dry matter of the cuts"
-          value={q.dryMatterPercent}
-          max={100}
-          suffix="%"
-          onChange={(v) => v !== undefined && setQuadrat({ dryMatterPercent: v })}
-        />
-        {[...q.samples, undefined].map((s, i) => (
-          <QuantityField
-            key={i}
-            label={`Cut ${i + 1}, fresh`}
-            value={s}
-            units={['g', 'kg', 'oz', 'lb']}
-            onChange={(v) =>
-              setQuadrat({
-                samples: v
-                  ? [...q.samples.slice(0, i), v, ...q.samples.slice(i + 1)]
-                  : q.samples.filter((_, k) => k !== i),
-              })
-            }
-          />
-        ))}
       </div>
       <p className="mt-1 text-[13.5px]" role="status">
         {said

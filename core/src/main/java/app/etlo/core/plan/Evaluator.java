@@ -7,16 +7,12 @@ import app.etlo.core.field.FieldArea;
 import app.etlo.core.field.FrostDates;
 import app.etlo.core.field.SoilProfile;
 import app.etlo.core.field.SoilWaterLimits;
-import app.etlo.core.ground.GroundSoil;
 import app.etlo.core.ground.GroundVariation;
-import app.etlo.core.ground.GroundWeather;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.Component;
 import app.etlo.core.mix.LateSowing;
-import app.etlo.core.mix.MixForecast.Sown;
-import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.SeedLot;
 import app.etlo.core.mix.SeedPlaced;
 import app.etlo.core.mix.Seedbed;
@@ -35,7 +31,6 @@ import app.etlo.core.plan.PlanDocument.MixEntry;
 import app.etlo.core.plan.PlanDocument.NitrogenEntry;
 import app.etlo.core.plan.PlanDocument.ParamsEntry;
 import app.etlo.core.plan.PlanDocument.StandEntry;
-import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.GrainYield;
@@ -57,13 +52,11 @@ import java.time.LocalDate;
 import java.time.MonthDay;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /**
  * Turns a plan document and its context into an evaluation. What a plan does not say yet simply yields no figure; nothing
@@ -145,10 +138,6 @@ public final class Evaluator {
         private final Figure area;
         private final GroundVariation variation;
         private final Map<String, MixBench> benches = new LinkedHashMap<>();
-        /** Field checks as weighed against the forecast of their day. */
-        private final List<FieldChecks.Seen> seenChecks = new ArrayList<>();
-        /** Made when first simulated. */
-        private GroundWeather groundWeather;
 
         Run(PlanDocument plan, Context context, LocalDate asOf, GroundVariation variation) {
             this.variation = variation;
@@ -179,18 +168,24 @@ public final class Evaluator {
             List<Situation.Cover> sown =
                     plan.covers().stream().map(c -> cover(c, planWindows.of(c))).toList();
             List<CropResult> cropResults = crops(sown);
-            Optional<PlanGround> ground = ground(sown);
+            PlanGrowth growth = new PlanGrowth(
+                    plan, context.field(), knowledge, asOf, timeline, crops, years, soil, sown, figures, variation);
             List<Situation.Cover> covers =
-                    sown.stream().map(c -> grown(c, sown, ground)).toList();
-            ground.ifPresent(g -> new GroundFigures(g, id -> FieldChecks.errorOfMass(id, seenChecks), f -> keep(f))
-                    .all(crops, covers, site.orElseThrow().climate().place().isSouthern()));
+                    sown.stream().map(c -> growth.grown(c, benches)).toList();
+            growth.ground()
+                    .ifPresent(g -> new GroundFigures(g, growth::errorOfMass, f -> keep(f))
+                            .all(
+                                    crops,
+                                    covers,
+                                    site.orElseThrow().climate().place().isSouthern()));
             List<CoverResult> coverResults = plan.covers().stream()
                     .map(entry -> coverResult(
                             entry,
                             covers.stream()
                                     .filter(c -> c.id().equals(entry.id()))
                                     .findFirst()
-                                    .orElseThrow()))
+                                    .orElseThrow(),
+                            growth.seen(entry.id())))
                     .toList();
             List<Decision> calendar = new DecisionCalendar(context.field(), coverResults, offer, f -> keep(f)).all();
             List<Pass> later = timeline.passes().stream()
@@ -233,10 +228,10 @@ public final class Evaluator {
                     frost,
                     soil,
                     calendar,
-                    ground);
+                    growth.ground());
         }
 
-        private CoverResult coverResult(CoverEntry entry, Situation.Cover cover) {
+        private CoverResult coverResult(CoverEntry entry, Situation.Cover cover, List<FieldChecks.Seen> seen) {
             return new CoverResult(
                     entry,
                     cover.next(),
@@ -248,97 +243,7 @@ public final class Evaluator {
                     cover.useful(),
                     cover.outlook(),
                     Optional.ofNullable(benches.get(entry.id())),
-                    seenChecks.stream()
-                            .filter(s -> s.coverId().equals(entry.id()))
-                            .toList());
-        }
-
-        /** The plan's ground over the weather years; empty without weather or anything sown. */
-        private Optional<PlanGround> ground(List<Situation.Cover> covers) {
-            Optional<LocalDate> first = Stream.concat(
-                            crops.stream().flatMap(c -> c.planted().stream()),
-                            covers.stream().flatMap(c -> c.sown().stream()))
-                    .filter(d -> years.filter(y ->
-                                    !d.isBefore(y.from()) && d.isBefore(y.from().plusDays(y.days())))
-                            .isPresent())
-                    .min(Comparator.naturalOrder());
-            return first.map(d -> checked(covers, simulated(covers, Map.of())));
-        }
-
-        /** Brought nearer to what was seen in the field, one check after the other in time. */
-        private PlanGround checked(List<Situation.Cover> covers, PlanGround unchecked) {
-            List<FieldChecks.Check> checks = FieldChecks.inTime(plan, asOf);
-            PlanGround ground = unchecked;
-            for (FieldChecks.Check c : checks) {
-                Optional<FieldChecks.Seen> seen = FieldChecks.seen(c, ground);
-                if (seen.isPresent()) {
-                    seen.get().figures().forEach(this::keep);
-                    seenChecks.add(seen.get());
-                    ground = simulated(covers, Map.of());
-                }
-            }
-            return ground;
-        }
-
-        private PlanGround simulated(List<Situation.Cover> covers, Map<String, List<Sown>> mixes) {
-            YearsAhead y = years.orElseThrow();
-            GroundEvents events =
-                    GroundEvents.of(knowledge, y.from(), crops, covers, timeline.passes(), fedKgHa(), mixes, variation);
-            seenChecks.stream().filter(s -> !mixes.containsKey(s.coverId())).forEach(events::observe);
-            if (groundWeather == null) {
-                groundWeather = GroundWeather.of(
-                        y, asOf, context.field().evapotranspirationScale().orElse(1.0), variation.rain());
-            }
-            return PlanGround.of(y.from(), events, GroundSoil.of(soil, variation), groundWeather);
-        }
-
-        /** Nitrogen that each crop is taken to be fed: what is left to buy, else the need of the usual yield. */
-        private Map<String, Double> fedKgHa() {
-            Map<String, Double> fed = new LinkedHashMap<>();
-            for (CropInTime c : crops) {
-                Figure left = figures.get("feed/" + c.id() + "/leftToBuy");
-                double usual = Need.byYieldGoal(
-                                "feed/" + c.id(),
-                                c.crop(),
-                                Optional.of(new Quantity(c.crop().yieldKgHa().middle(), Unit.KG_PER_HA)),
-                                Optional.empty())
-                        .map(f -> f.in(Unit.KG_PER_HA))
-                        .orElse(0.0);
-                fed.put(c.id(), left != null ? left.in(Unit.KG_PER_HA) : usual);
-            }
-            return fed;
-        }
-
-        /** A cover with what its mix grows into: by the simulation where there is one. */
-        private Situation.Cover grown(Situation.Cover cover, List<Situation.Cover> all, Optional<PlanGround> ground) {
-            MixBench bench = benches.get(cover.id());
-            if (bench == null) {
-                return cover;
-            }
-            LocalDate last = bench.forecast().season().end();
-            MixBench by = ground.filter(g -> cover.sown().isPresent())
-                    .map(g -> bench.grown(simple -> new GroundForecast(
-                            simple,
-                            knowledge,
-                            FieldChecks.errorOfMass(cover.id(), seenChecks),
-                            mix -> mix.equals(mixOf(cover))
-                                    ? grownMix(g, cover.id(), mix, last)
-                                    : grownMix(simulated(all, Map.of(cover.id(), mix)), cover.id(), mix, last))))
-                    .orElse(bench);
-            benches.put(cover.id(), by);
-            Optional<MixOutlook> outlook = cover.blend().flatMap(m -> by.outlook("mix/" + cover.id(), m.rates()));
-            outlook.ifPresent(o -> o.figures().forEach(this::keep));
-            return Situation.grown(cover, outlook);
-        }
-
-        private List<Sown> mixOf(Situation.Cover cover) {
-            return cover.blend().map(b -> MixBench.sown(b.rates())).orElse(List.of());
-        }
-
-        private GrownMix grownMix(PlanGround g, String coverId, List<Sown> mix, LocalDate last) {
-            List<Integer> plants =
-                    mix.stream().map(m -> g.plant(coverId, m.species().id())).toList();
-            return GrownMix.of(g, plants, g.before(last));
+                    seen);
         }
 
         private List<GroundCover.CoverSpan> coverSpans() {

@@ -107,6 +107,21 @@ class PlanGroundTest {
         assertThat(figure(e, "grow/v1/mass")).isLessThan(figure(e, "mix/v1/mass"));
     }
 
+    /** A slip of the pen far from all other dates leaves the rest of the plan standing, and its mix to the simple forecast. */
+    @Test
+    void a_sowing_far_out_of_the_simulated_days_is_not_grown() {
+        for (String day : new String[] {"2001-08-25", "2099-08-25"}) {
+            Evaluated e = evaluated(FieldPlans.of()
+                    .crop("winter-wheat", "2026-10-01", "2027-07-20")
+                    .crop("grain-corn", "2028-05-10", "2028-10-15")
+                    .coverWithAims("v1", "before", "c2", List.of("mulch"), "cereal-rye")
+                    .operation("sow", "v1", day, "\"method\":\"drilled\"")
+                    .operation("end", "v1", "2028-04-20", "\"method\":\"burndown\""));
+            assertThat(e.figures()).containsKey("grow/c2/water").doesNotContainKey("grow/v1/mass");
+            assertThat(EvaluationWriter.write(e).section().stands()).isNotEmpty();
+        }
+    }
+
     @Test
     void a_plan_without_a_place_has_no_ground() {
         Evaluated e = evaluated(plan("2028-05-05", "burndown").field("\"area\":{\"value\":10,\"unit\":\"ha\"}"));

@@ -1,0 +1,176 @@
+package app.etlo.core.plan;
+
+import app.etlo.core.advice.Situation;
+import app.etlo.core.field.SoilProfile;
+import app.etlo.core.ground.GroundSoil;
+import app.etlo.core.ground.GroundVariation;
+import app.etlo.core.ground.GroundWeather;
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.mix.MixForecast.Sown;
+import app.etlo.core.mix.MixOutlook;
+import app.etlo.core.nitrogen.Need;
+import app.etlo.core.quantity.Quantity;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.rotation.CropInTime;
+import app.etlo.core.weather.YearsAhead;
+import app.etlo.core.working.Figure;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Grows a plan: its ground over the weather years, brought nearer to field checks, and what each cover's mix comes to in it. */
+final class PlanGrowth {
+    private final PlanDocument plan;
+    private final Knowledge knowledge;
+    private final LocalDate asOf;
+    private final Timeline timeline;
+    private final List<CropInTime> crops;
+    private final Optional<YearsAhead> years;
+    private final GroundSoil soil;
+    private final List<Situation.Cover> covers;
+    private final Map<String, Figure> figures;
+    private final GroundVariation variation;
+    private final double evapotranspirationScale;
+    /** Field checks as weighed against the forecast of their day. */
+    private final List<FieldChecks.Seen> seenChecks = new ArrayList<>();
+
+    private final Optional<PlanGround> ground;
+    /** Made when first simulated. */
+    private GroundWeather weather;
+
+    /**
+     * @param covers without what their mixes grow into
+     * @param figures of the plan so far; those of the field checks are added
+     */
+    PlanGrowth(
+            PlanDocument plan,
+            FieldEntry field,
+            Knowledge knowledge,
+            LocalDate asOf,
+            Timeline timeline,
+            List<CropInTime> crops,
+            Optional<YearsAhead> years,
+            SoilProfile soil,
+            List<Situation.Cover> covers,
+            Map<String, Figure> figures,
+            GroundVariation variation) {
+        this.plan = plan;
+        this.knowledge = knowledge;
+        this.asOf = asOf;
+        this.timeline = timeline;
+        this.crops = crops;
+        this.years = years;
+        this.soil = GroundSoil.of(soil, variation);
+        this.covers = covers;
+        this.figures = figures;
+        this.variation = variation;
+        this.evapotranspirationScale = field.evapotranspirationScale().orElse(1.0);
+        this.ground = sownInTime() ? Optional.of(checked()) : Optional.empty();
+    }
+
+    /** The plan's ground; empty without weather or anything sown in its days. */
+    Optional<PlanGround> ground() {
+        return ground;
+    }
+
+    /** What is left of the model's error of a cover's mass after its field checks, as a share of the middle. */
+    double errorOfMass(String coverId) {
+        return FieldChecks.errorOfMass(coverId, seenChecks);
+    }
+
+    List<FieldChecks.Seen> seen(String coverId) {
+        return seenChecks.stream().filter(s -> s.coverId().equals(coverId)).toList();
+    }
+
+    private boolean sownInTime() {
+        return years.isPresent()
+                && Stream.concat(
+                                crops.stream().flatMap(c -> c.planted().stream()),
+                                covers.stream().flatMap(c -> c.sown().stream()))
+                        .anyMatch(this::inTime);
+    }
+
+    private boolean inTime(LocalDate day) {
+        YearsAhead y = years.orElseThrow();
+        return !day.isBefore(y.from()) && day.isBefore(y.from().plusDays(y.days()));
+    }
+
+    /** Brought nearer to what was seen in the field, one check after the other in time. */
+    private PlanGround checked() {
+        PlanGround now = simulated(Map.of());
+        for (FieldChecks.Check c : FieldChecks.inTime(plan, asOf)) {
+            Optional<FieldChecks.Seen> seen = FieldChecks.seen(c, now);
+            if (seen.isPresent()) {
+                seen.get().figures().forEach(f -> figures.put(f.id(), f));
+                seenChecks.add(seen.get());
+                now = simulated(Map.of());
+            }
+        }
+        return now;
+    }
+
+    private PlanGround simulated(Map<String, List<Sown>> mixes) {
+        YearsAhead y = years.orElseThrow();
+        GroundEvents events =
+                GroundEvents.of(knowledge, y.from(), crops, covers, timeline.passes(), fedKgHa(), mixes, variation);
+        seenChecks.stream().filter(s -> !mixes.containsKey(s.coverId())).forEach(events::observe);
+        if (weather == null) {
+            weather = GroundWeather.of(y, asOf, evapotranspirationScale, variation.rain());
+        }
+        return PlanGround.of(y.from(), events, soil, weather);
+    }
+
+    /** Nitrogen that each crop is taken to be fed: what is left to buy, else the need of the usual yield. */
+    private Map<String, Double> fedKgHa() {
+        Map<String, Double> fed = new LinkedHashMap<>();
+        for (CropInTime c : crops) {
+            Figure left = figures.get("feed/" + c.id() + "/leftToBuy");
+            double usual = Need.byYieldGoal(
+                            "feed/" + c.id(),
+                            c.crop(),
+                            Optional.of(new Quantity(c.crop().yieldKgHa().middle(), Unit.KG_PER_HA)),
+                            Optional.empty())
+                    .map(f -> f.in(Unit.KG_PER_HA))
+                    .orElse(0.0);
+            fed.put(c.id(), left != null ? left.in(Unit.KG_PER_HA) : usual);
+        }
+        return fed;
+    }
+
+    /**
+     * A cover with what its mix grows into: by the simulation where it is sown in its days.
+     *
+     * @param benches by cover; the cover's own is replaced by one that simulates
+     */
+    Situation.Cover grown(Situation.Cover cover, Map<String, MixBench> benches) {
+        MixBench bench = benches.get(cover.id());
+        if (bench == null) {
+            return cover;
+        }
+        LocalDate last = bench.forecast().season().end();
+        List<Sown> own = cover.blend().map(b -> MixBench.sown(b.rates())).orElse(List.of());
+        MixBench by = ground.filter(g -> cover.sown().filter(this::inTime).isPresent())
+                .map(g -> bench.grown(simple -> new GroundForecast(
+                        simple,
+                        knowledge,
+                        errorOfMass(cover.id()),
+                        mix -> mix.equals(own)
+                                ? grownMix(g, cover.id(), mix, last)
+                                : grownMix(simulated(Map.of(cover.id(), mix)), cover.id(), mix, last))))
+                .orElse(bench);
+        benches.put(cover.id(), by);
+        Optional<MixOutlook> outlook = cover.blend().flatMap(m -> by.outlook("mix/" + cover.id(), m.rates()));
+        outlook.ifPresent(o -> o.figures().forEach(f -> figures.put(f.id(), f)));
+        return Situation.grown(cover, outlook);
+    }
+
+    private static GrownMix grownMix(PlanGround g, String coverId, List<Sown> mix, LocalDate last) {
+        List<Integer> plants =
+                mix.stream().map(m -> g.plant(coverId, m.species().id())).toList();
+        return GrownMix.of(g, plants, g.before(last));
+    }
+}
