@@ -367,6 +367,15 @@ class MixNotesTest {
         }
     }
 
+    /** A living mulch that is to be rolled must live until then. */
+    @Test
+    void winter_ends_what_was_to_be_rolled() {
+        aims = List.of("mulch");
+        method = "roller-crimper";
+        mix("sorghum-sudangrass", 50).speaks("mix-winter-ends-it", Weight.THINK);
+        mix("cereal-rye", 50).silent("mix-winter-ends-it");
+    }
+
     @Test
     void pests_slugs_and_people() {
         mix("cereal-rye", 50).speaks("mix-hosts-a-pest", Weight.TIP);
