@@ -42,20 +42,6 @@ class GroundIT extends InBrowser {
         return new FilePayload(name, "text/csv", text.getBytes(StandardCharsets.UTF_8));
     }
 
-    private void farmAndField() {
-        newPractice();
-        button("New farm").click();
-        type("Name of the farm", "Vale");
-        button("Make the farm").click();
-        assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
-        button("New field").click();
-        type("Name of the field", "Long Acre");
-        type("or its area", "14");
-        type("Latitude, ° north (for its weather; south below 0)", "48");
-        button("Make the field").click();
-        assertThat(page.locator("h1")).hasText("Long Acre");
-    }
-
     private void crop(String name, String planted, String harvested) {
         choose("Next cash crop", name);
         button("Add crop").click();
@@ -65,7 +51,7 @@ class GroundIT extends InBrowser {
 
     @Test
     void from_a_field_and_a_weather_file_to_windows_and_what_widens_them() {
-        farmAndField();
+        newPracticeWithField(48);
         assertThat(page.locator("main")).containsText("no station chosen");
         weatherFile();
         soil();

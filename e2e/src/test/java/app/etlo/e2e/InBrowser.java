@@ -108,6 +108,21 @@ abstract class InBrowser {
         assertThat(page.getByText("No farm yet.")).isVisible();
     }
 
+    /** Opens a practice of its own with a farm and a field of 14 ha, whose weather follows from its latitude. */
+    void newPracticeWithField(int latitude) {
+        newPractice();
+        button("New farm").click();
+        type("Name of the farm", "Vale");
+        button("Make the farm").click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
+        button("New field").click();
+        type("Name of the field", "Long Acre");
+        type("or its area", "14");
+        type("Latitude, ° north (for its weather; south below 0)", String.valueOf(latitude));
+        button("Make the field").click();
+        assertThat(page.locator("h1")).hasText("Long Acre");
+    }
+
     /** Signs in to the demo valley. */
     void demo() {
         page.navigate("/sign-in");

@@ -127,17 +127,7 @@ class MixIT extends InBrowser {
 
     @Test
     void from_an_empty_practice_to_a_mix_proposed_and_seen_in_a_second_tab() {
-        newPractice();
-        button("New farm").click();
-        type("Name of the farm", "Vale");
-        button("Make the farm").click();
-        assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
-        button("New field").click();
-        type("Name of the field", "Long Acre");
-        type("or its area", "14");
-        type("Latitude, ° north (for its weather; south below 0)", "43");
-        button("Make the field").click();
-        assertThat(page.locator("h1")).hasText("Long Acre");
+        newPracticeWithField(43);
         step("Rotation");
         for (String[] crop : new String[][] {
             {"Winter barley", "2 Oct 2026", "10 July 2027"}, {"Grain corn", "12 May 2028", "15 Oct 2028"}
@@ -164,6 +154,11 @@ class MixIT extends InBrowser {
         button("Put it beside").click();
         button("make it the own").click();
         saved();
+        step("End");
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Simulated to that day")))
+                .containsText("Ground covered by residue");
+        assertThat(page.locator("#section")).containsText("simulated");
+        step("Mix");
         Page second = listened(context.newPage());
         second.navigate(page.url());
         String slider = "input[type=range]";

@@ -21,7 +21,6 @@ import java.util.Map;
  */
 public final class PlanGround {
     private final LocalDate from;
-    private final GroundSimulation simulation;
     private final GroundCourse course;
     private final List<Standing> standings;
     private final GroundSoil soil;
@@ -33,8 +32,7 @@ public final class PlanGround {
     PlanGround(LocalDate from, GroundSoil soil, GroundScript script, GroundWeather weather, List<Standing> standings) {
         this.soil = soil;
         this.from = from;
-        this.simulation = new GroundSimulation(script, weather);
-        this.course = simulation.run();
+        this.course = new GroundSimulation(script, weather).run();
         this.standings = List.copyOf(standings);
         script.events().stream()
                 .filter(GroundEvent.Sow.class::isInstance)
@@ -52,11 +50,6 @@ public final class PlanGround {
 
     public GroundCourse course() {
         return course;
-    }
-
-    /** Every day of one weather year. */
-    public GroundCourse days(int member, LocalDate first, LocalDate after) {
-        return simulation.days(member, day(first), day(after));
     }
 
     GroundSoil soil() {

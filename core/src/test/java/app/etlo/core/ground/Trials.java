@@ -27,7 +27,7 @@ final class Trials {
     private final LocalDate to;
     private final List<GroundPlant> plants = new ArrayList<>();
     private final List<GroundEvent> events = new ArrayList<>();
-    private GroundSoil soil = siltLoam();
+    private final GroundSoil soil = siltLoam();
 
     private Trials(Climate climate, LocalDate from, LocalDate to) {
         this.climate = climate;
@@ -89,11 +89,6 @@ final class Trials {
                                 Origin.ENTERED,
                                 "trial")),
                 rootingM));
-    }
-
-    Trials on(GroundSoil other) {
-        soil = other;
-        return this;
     }
 
     static GroundPlant plant(String species) {
@@ -159,12 +154,6 @@ final class Trials {
     record Grown(Trials trial, GroundCourse course) {
         int at(String date) {
             return course.recordOf(trial.day(date));
-        }
-
-        double[] massTHa(int plant, String date) {
-            return java.util.Arrays.stream(course.plant(at(date), plant, GroundCourse.OfPlant.MASS_KG_HA))
-                    .map(v -> v / 1000)
-                    .toArray();
         }
 
         double middle(int plant, GroundCourse.OfPlant v, String date) {
