@@ -1,7 +1,9 @@
 package app.etlo.bench;
 
+import app.etlo.core.ground.GroundMemory;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
+import app.etlo.core.plan.Climates;
 import app.etlo.core.plan.Dossier;
 import app.etlo.core.plan.Evaluated;
 import app.etlo.core.plan.Evaluation;
@@ -11,6 +13,7 @@ import app.etlo.core.plan.Json;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.PlanReader;
 import java.time.LocalDate;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -35,11 +38,22 @@ public class EvaluationBenchmark {
     private final Evaluator evaluator = new Evaluator(knowledge);
     private final Dossier dossier = Valley.dossier(knowledge);
     private final String planText = Json.write(dossier.plan());
+    private final Evaluator remembering =
+            new Evaluator(knowledge, new Climates(knowledge), Optional.of(new GroundMemory(2)));
+    private final PlanDocument dragged = reader.read(planText.replace(Valley.END, Valley.END_DRAGGED));
+    private boolean late;
     private final LocalDate asOf = LocalDate.parse(Valley.AS_OF);
 
     @Benchmark
     public Evaluated evaluate() {
         return evaluator.evaluate(dossier.plan(), dossier.context(), asOf);
+    }
+
+    /** A cover's end dragged to and fro, by an evaluator that remembers what it played last. */
+    @Benchmark
+    public Evaluated drag() {
+        late = !late;
+        return remembering.evaluate(late ? dragged : dossier.plan(), dossier.context(), asOf);
     }
 
     @Benchmark

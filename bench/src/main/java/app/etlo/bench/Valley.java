@@ -13,6 +13,11 @@ import java.util.Objects;
 final class Valley {
     static final String AS_OF = "2026-11-25";
 
+    /** The end of its cover as planned, and as it is dragged to. */
+    static final String END = "2027-04-22";
+
+    static final String END_DRAGGED = "2027-04-18";
+
     private Valley() {}
 
     static String text() {

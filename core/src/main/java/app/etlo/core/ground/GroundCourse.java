@@ -146,6 +146,43 @@ public final class GroundCourse {
         }
     }
 
+    /** Takes over what another run, with the same first plants, recorded before a day. */
+    void takeOver(GroundCourse o, int before) {
+        int block = (GROUND + PLANT * Math.min(plants, o.plants)) * members;
+        for (int r = 0; r < recordedDays.length && recordedDays[r] < before; r++) {
+            int theirs = Arrays.binarySearch(o.recordedDays, recordedDays[r]);
+            System.arraycopy(o.values, o.at(theirs, 0, 0), values, at(r, 0, 0), block);
+        }
+    }
+
+    /** Copies of the counts of one member, and of all after it when they are still the same. */
+    void countsTo(Counts counts, int member, int through) {
+        for (int m = member; m < through; m++) {
+            counts.lowestCover[m] = lowestCover[m];
+            counts.bareDays[m] = bareDays[m];
+            counts.livingRootDays[m] = livingRootDays[m];
+        }
+    }
+
+    void countsFrom(Counts counts) {
+        System.arraycopy(counts.lowestCover, 0, lowestCover, 0, members);
+        System.arraycopy(counts.bareDays, 0, bareDays, 0, members);
+        System.arraycopy(counts.livingRootDays, 0, livingRootDays, 0, members);
+    }
+
+    /** What is counted day by day, as it was on the way. */
+    static final class Counts {
+        private final double[] lowestCover;
+        private final int[] bareDays;
+        private final int[] livingRootDays;
+
+        Counts(int members) {
+            this.lowestCover = new double[members];
+            this.bareDays = new int[members];
+            this.livingRootDays = new int[members];
+        }
+    }
+
     public int members() {
         return members;
     }

@@ -49,6 +49,15 @@ public sealed interface GroundEvent {
             killedShare = List.copyOf(killedShare);
         }
 
+        /** Of the first plants, without those spared behind the last it harms. */
+        List<Kill> kills(int plants) {
+            int n = Math.min(plants, killedShare.size());
+            while (n > 0 && killedShare.get(n - 1).equals(Kill.NONE)) {
+                n--;
+            }
+            return killedShare.subList(0, n);
+        }
+
         @Override
         public int rank() {
             return 1;

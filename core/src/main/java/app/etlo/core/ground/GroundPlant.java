@@ -146,6 +146,23 @@ public final class GroundPlant {
                         coverM2G);
     }
 
+    /** Whether two plants grow alike in everything. */
+    boolean isSame(GroundPlant o) {
+        return this == o
+                || id.equals(o.id)
+                        && kind.equals(o.kind)
+                        && legume == o.legume
+                        && tsum == o.tsum
+                        && tteEmergence == o.tteEmergence
+                        && seedlingLeafM2 == o.seedlingLeafM2
+                        && rue == o.rue
+                        && heightM == o.heightM
+                        && rootM == o.rootM
+                        && tenderC == o.tenderC
+                        && hardyC == o.hardyC
+                        && coverM2G == o.coverM2G;
+    }
+
     public String id() {
         return id;
     }

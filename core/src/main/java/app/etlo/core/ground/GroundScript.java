@@ -38,6 +38,38 @@ public final class GroundScript {
         return e instanceof GroundEvent.Observe observe ? observe.plant() : 0;
     }
 
+    /**
+     * The first day from which this and another script may differ: on an earlier one the same is done to the same plants on the
+     * same soil. What is to be done to plants that are not sown by then does not count.
+     */
+    int sameUntil(GroundScript o) {
+        if (!soil.isSame(o.soil)) {
+            return 0;
+        }
+        int i = 0;
+        int sown = 0;
+        while (i < events.length && i < o.events.length && same(events[i], o.events[i], sown, o)) {
+            sown = Math.max(sown, events[i] instanceof GroundEvent.Sow s ? s.plant() + 1 : 0);
+            i++;
+        }
+        int mine = i < events.length ? events[i].day() : Integer.MAX_VALUE;
+        int theirs = i < o.events.length ? o.events[i].day() : Integer.MAX_VALUE;
+        return Math.min(mine, theirs);
+    }
+
+    private boolean same(GroundEvent mine, GroundEvent theirs, int sown, GroundScript o) {
+        if (mine instanceof GroundEvent.Sow s) {
+            return s.equals(theirs) && plants[s.plant()].isSame(o.plants[s.plant()]);
+        }
+        if (mine instanceof GroundEvent.Terminate a && theirs instanceof GroundEvent.Terminate b) {
+            return a.day() == b.day()
+                    && a.key().equals(b.key())
+                    && a.standingShare() == b.standingShare()
+                    && a.kills(sown).equals(b.kills(sown));
+        }
+        return mine.equals(theirs);
+    }
+
     public List<GroundPlant> plants() {
         return List.of(plants);
     }

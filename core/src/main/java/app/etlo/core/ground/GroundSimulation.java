@@ -1,6 +1,10 @@
 package app.etlo.core.ground;
 
+import app.etlo.core.ground.GroundRun.Mark;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
@@ -20,46 +24,104 @@ public final class GroundSimulation {
 
     /** A week's points and the days on which something is done; the state of such a day is that of the evening before. */
     public GroundCourse run() {
-        int[] days = IntStream.concat(
+        return run(Optional.empty()).course();
+    }
+
+    /**
+     * The same, played only from where it differs from an earlier run; nothing more is laid by of it.
+     *
+     * @param earlier of a script like this one
+     */
+    public GroundRun run(Optional<GroundRun> earlier) {
+        return play(earlier, false);
+    }
+
+    /** The same, kept so that the next can go on from it. */
+    public GroundRun kept(Optional<GroundRun> earlier) {
+        return play(earlier, true);
+    }
+
+    private int[] recordedDays() {
+        return IntStream.concat(
                         IntStream.iterate(0, d -> d < weather.days, d -> d + EVERY),
                         Arrays.stream(script.events).mapToInt(e -> e.day() - 1).filter(d -> d >= 0 && d < weather.days))
                 .sorted()
                 .distinct()
                 .toArray();
-        return run(days);
     }
 
-    /** Every day from one to before another, of one weather year. */
-    public GroundCourse days(int member, int from, int to) {
+    /**
+     * Every day from one to before another, in every weather year; the counts of the course are those until then.
+     *
+     * @param earlier run of the same script, from which it goes on
+     */
+    public GroundCourse days(int from, int to, Optional<GroundRun> earlier) {
         int[] days =
                 IntStream.range(Math.max(0, from), Math.min(to, weather.days)).toArray();
-        GroundCourse course = new GroundCourse(1, script.plants.length, days);
-        Recorder recorder = new Recorder(course, days);
-        recorder.from(0, 0, 1);
-        new GroundLoop(script, weather)
-                .play(
-                        member,
-                        0,
-                        days.length == 0 ? 0 : days[days.length - 1] + 1,
-                        new GroundState(script.soil, script.plants),
-                        recorder);
+        GroundCourse course = new GroundCourse(weather.members, script.plants.length, days);
+        Optional<Mark> start =
+                earlier.flatMap(e -> e.before(Math.min(e.sameUntil(script, weather), Math.max(0, from) + 1)));
+        start.ifPresent(m -> course.countsFrom(m.counts()));
+        play(course, days, start, days.length == 0 ? 0 : days[days.length - 1] + 1, List.of());
         return course;
     }
 
-    private GroundCourse run(int[] days) {
+    private GroundRun play(Optional<GroundRun> earlier, boolean keep) {
+        int[] days = recordedDays();
         GroundCourse course = new GroundCourse(weather.members, script.plants.length, days);
-        GroundLoop loop = new GroundLoop(script, weather);
+        Optional<Mark> start = earlier.flatMap(e -> e.before(e.sameUntil(script, weather)));
+        start.ifPresent(m -> {
+            course.takeOver(earlier.orElseThrow().course(), m.day());
+            course.countsFrom(m.counts());
+        });
+        List<Mark> marks = start.map(m -> earlier.orElseThrow().upTo(m)).orElseGet(ArrayList::new);
+        List<Mark> ahead = keep ? marks(start.map(Mark::day).orElse(0)) : List.of();
+        marks.addAll(ahead);
+        play(course, days, start, weather.days, ahead);
+        return new GroundRun(script, weather, course, marks);
+    }
+
+    private void play(GroundCourse course, int[] days, Optional<Mark> start, int to, List<Mark> marks) {
+        int from = start.map(Mark::day).orElse(0);
+        int fork = Math.min(to, Math.max(from, weather.sharedDays));
+        List<Mark> shared = marks.stream().filter(m -> m.day() <= fork).toList();
+        List<Mark> apart = marks.stream().filter(m -> m.day() > fork).toList();
         Recorder recorder = new Recorder(course, days);
         GroundState trunk = new GroundState(script.soil, script.plants);
-        recorder.from(0, 0, weather.members);
-        loop.play(0, 0, weather.sharedDays, trunk, recorder);
+        if (from <= weather.sharedDays) {
+            start.ifPresent(m -> trunk.copyFrom(m.states()[0]));
+            recorder.from(from, 0, weather.members);
+            play(0, weather.members, from, fork, trunk, recorder, shared);
+        }
         GroundState branch = new GroundState(script.soil, script.plants);
         for (int m = 0; m < weather.members; m++) {
-            branch.copyFrom(trunk);
-            recorder.from(weather.sharedDays, m, m + 1);
-            loop.play(m, weather.sharedDays, weather.days, branch, recorder);
+            branch.copyFrom(from > weather.sharedDays ? start.orElseThrow().states()[m] : trunk);
+            recorder.from(fork, m, m + 1);
+            play(m, m + 1, fork, to, branch, recorder, apart);
         }
-        return course;
+    }
+
+    /** Places for the states to lay by after a day: one state while all members are the same. */
+    private List<Mark> marks(int after) {
+        return IntStream.iterate(GroundRun.EVERY_DAYS, d -> d < weather.days, d -> d + GroundRun.EVERY_DAYS)
+                .filter(d -> d > after)
+                .mapToObj(d -> new Mark(
+                        d,
+                        new GroundState[d <= weather.sharedDays ? 1 : weather.members],
+                        new GroundCourse.Counts(weather.members)))
+                .toList();
+    }
+
+    /** Plays days and lays by the state at each mark on the way. */
+    private void play(int member, int through, int from, int to, GroundState s, Recorder recorder, List<Mark> marks) {
+        GroundLoop loop = new GroundLoop(script, weather);
+        int at = from;
+        for (Mark m : marks) {
+            loop.play(member, at, m.day(), s, recorder);
+            m.keep(s, recorder.course, member, through);
+            at = m.day();
+        }
+        loop.play(member, at, to, s, recorder);
     }
 
     /** Writes the recorded days of one member, or of all at once, into the course. */

@@ -2,6 +2,7 @@ package app.etlo.core.ground;
 
 import app.etlo.core.field.SoilProfile;
 import app.etlo.core.field.SoilWaterLimits.Limits;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -72,9 +73,21 @@ public final class GroundSoil {
         return new GroundSoil(profile, v);
     }
 
+    /** Whether two soils are the same to the simulation. */
+    boolean isSame(GroundSoil o) {
+        return Arrays.equals(wiltingMm, o.wiltingMm)
+                && Arrays.equals(capacityMm, o.capacityMm)
+                && Arrays.equals(saturationMm, o.saturationMm)
+                && organicPercent == o.organicPercent
+                && rootingM == o.rootingM
+                && moreWaterShare == o.moreWaterShare
+                && nitrateFactor == o.nitrateFactor
+                && humusFactor == o.humusFactor;
+    }
+
     /** Lower edges of the layers, m. */
     public static List<Double> bottomsM() {
-        return java.util.Arrays.stream(BOTTOM_M).boxed().toList();
+        return Arrays.stream(BOTTOM_M).boxed().toList();
     }
 
     /** Water between wilting point and field capacity in a layer, mm. */

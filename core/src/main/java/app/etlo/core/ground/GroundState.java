@@ -1,5 +1,7 @@
 package app.etlo.core.ground;
 
+import java.util.Arrays;
+
 /**
  * Everything the ground is on a day, in arrays by plant and by layer, and the day's weather. The one mutable thing of the
  * simulation, private to this room; each process changes its own part of it. Masses in g/m2, water in mm.
@@ -219,6 +221,9 @@ final class GroundState {
         plantsM2[p] *= left;
     }
 
+    /**
+     * Becomes as another is. The plants that both have are the first ones; of those it has beyond the other's none is sown yet.
+     */
     void copyFrom(GroundState o) {
         snowMm = o.snowMm;
         soilC = o.soilC;
@@ -228,9 +233,11 @@ final class GroundState {
         books.copyFrom(o.books);
         copy(o.waterMm, waterMm);
         copy(o.nitrate, nitrate);
-        System.arraycopy(o.status, 0, status, 0, status.length);
-        System.arraycopy(o.onSurface, 0, onSurface, 0, onSurface.length);
-        System.arraycopy(o.live, 0, live, 0, live.length);
+        int both = Math.min(status.length, o.status.length);
+        System.arraycopy(o.status, 0, status, 0, both);
+        Arrays.fill(status, both, status.length, NOT_SOWN);
+        System.arraycopy(o.onSurface, 0, onSurface, 0, both);
+        System.arraycopy(o.live, 0, live, 0, o.liveCount);
         liveCount = o.liveCount;
         day = o.day;
         copy(o.plantsM2, plantsM2);
@@ -255,6 +262,8 @@ final class GroundState {
     }
 
     private static void copy(double[] from, double[] to) {
-        System.arraycopy(from, 0, to, 0, to.length);
+        int both = Math.min(from.length, to.length);
+        System.arraycopy(from, 0, to, 0, both);
+        Arrays.fill(to, both, to.length, 0);
     }
 }

@@ -3,6 +3,7 @@ package app.etlo.core.ground;
 import app.etlo.core.weather.Sunlight;
 import app.etlo.core.weather.YearsAhead;
 import java.time.LocalDate;
+import java.util.Arrays;
 
 /**
  * The weather of a simulation in plain arrays: every day of every weather year. Days up to which all years are the same are
@@ -61,6 +62,28 @@ public final class GroundWeather {
             }
         }
         return w;
+    }
+
+    /** The first day on which this and another weather may differ; 0 when they cannot be compared. */
+    int sameUntil(GroundWeather o) {
+        if (members != o.members || sharedDays != o.sharedDays) {
+            return 0;
+        }
+        int same = Math.min(days, o.days);
+        same = upTo(same, dayLengthH, o.dayLengthH);
+        for (int m = 0; m < members && same > 0; m++) {
+            same = upTo(same, tminC[m], o.tminC[m]);
+            same = upTo(same, tmaxC[m], o.tmaxC[m]);
+            same = upTo(same, rainMm[m], o.rainMm[m]);
+            same = upTo(same, solarMj[m], o.solarMj[m]);
+            same = upTo(same, et0Mm[m], o.et0Mm[m]);
+        }
+        return same;
+    }
+
+    private static int upTo(int same, double[] a, double[] b) {
+        int at = Arrays.mismatch(a, 0, same, b, 0, same);
+        return at < 0 ? same : at;
     }
 
     public int members() {

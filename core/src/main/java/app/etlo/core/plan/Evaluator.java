@@ -7,6 +7,7 @@ import app.etlo.core.field.FieldArea;
 import app.etlo.core.field.FrostDates;
 import app.etlo.core.field.SoilProfile;
 import app.etlo.core.field.SoilWaterLimits;
+import app.etlo.core.ground.GroundMemory;
 import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
@@ -77,17 +78,28 @@ public final class Evaluator {
 
     private final Knowledge knowledge;
     private final Climates climates;
+    private final Optional<GroundMemory> memory;
 
     public Evaluator(Knowledge knowledge) {
         this(knowledge, new Climates(knowledge));
     }
 
     /**
+     * One that plays every plan from its first day.
+     *
      * @param climates shared, so that a station's years are made once
      */
     public Evaluator(Knowledge knowledge, Climates climates) {
+        this(knowledge, climates, Optional.empty());
+    }
+
+    /**
+     * @param memory of earlier runs, so that a changed plan is played only from where it changed
+     */
+    public Evaluator(Knowledge knowledge, Climates climates, Optional<GroundMemory> memory) {
         this.knowledge = knowledge;
         this.climates = climates;
+        this.memory = memory;
     }
 
     /**
@@ -98,12 +110,12 @@ public final class Evaluator {
      * @param asOf the day the evaluation is for; today is no hidden input
      */
     public Evaluated evaluate(PlanDocument plan, Context context, LocalDate asOf) {
-        return new Run(plan, context, asOf, GroundVariation.NONE).evaluated();
+        return new Run(plan, context, asOf, GroundVariation.NONE, memory).evaluated();
     }
 
     /** The same with an input of the simulation moved. */
     Evaluated evaluate(PlanDocument plan, Context context, LocalDate asOf, GroundVariation variation) {
-        return new Run(plan, context, asOf, variation).evaluated();
+        return new Run(plan, context, asOf, variation, Optional.empty()).evaluated();
     }
 
     /** The usual frost dates of a field: as entered, else those of 5 years in 10 in its weather. */
@@ -137,9 +149,16 @@ public final class Evaluator {
         private final PlanWindows planWindows;
         private final Figure area;
         private final GroundVariation variation;
+        private final Optional<GroundMemory> memory;
         private final Map<String, MixBench> benches = new LinkedHashMap<>();
 
-        Run(PlanDocument plan, Context context, LocalDate asOf, GroundVariation variation) {
+        Run(
+                PlanDocument plan,
+                Context context,
+                LocalDate asOf,
+                GroundVariation variation,
+                Optional<GroundMemory> memory) {
+            this.memory = memory;
             this.variation = variation;
             this.knowledge = Evaluator.this.knowledge.corrected(context.corrections());
             this.plan = plan;
@@ -169,7 +188,18 @@ public final class Evaluator {
                     plan.covers().stream().map(c -> cover(c, planWindows.of(c))).toList();
             List<CropResult> cropResults = crops(sown);
             PlanGrowth growth = new PlanGrowth(
-                    plan, context.field(), knowledge, asOf, timeline, crops, years, soil, sown, figures, variation);
+                    plan,
+                    context.field(),
+                    knowledge,
+                    asOf,
+                    timeline,
+                    crops,
+                    years,
+                    soil,
+                    sown,
+                    figures,
+                    variation,
+                    memory);
             List<Situation.Cover> covers =
                     sown.stream().map(c -> growth.grown(c, benches)).toList();
             growth.ground()

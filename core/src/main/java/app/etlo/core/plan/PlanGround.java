@@ -4,6 +4,7 @@ import app.etlo.core.ground.GroundCourse;
 import app.etlo.core.ground.GroundCourse.OfGround;
 import app.etlo.core.ground.GroundCourse.OfPlant;
 import app.etlo.core.ground.GroundEvent;
+import app.etlo.core.ground.GroundRun;
 import app.etlo.core.ground.GroundScript;
 import app.etlo.core.ground.GroundSimulation;
 import app.etlo.core.ground.GroundSoil;
@@ -15,12 +16,16 @@ import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * A plan's ground as simulated over the weather years, read by dates and stands.
  */
 public final class PlanGround {
     private final LocalDate from;
+    private final GroundScript script;
+    private final GroundWeather weather;
+    private final GroundRun run;
     private final GroundCourse course;
     private final List<Standing> standings;
     private final GroundSoil soil;
@@ -29,10 +34,19 @@ public final class PlanGround {
     /** Middles by record and variable, made when first asked for. */
     private final Map<Long, Band> bands = new HashMap<>();
 
-    PlanGround(LocalDate from, GroundSoil soil, GroundScript script, GroundWeather weather, List<Standing> standings) {
+    private PlanGround(
+            LocalDate from,
+            GroundSoil soil,
+            GroundScript script,
+            GroundWeather weather,
+            GroundRun run,
+            List<Standing> standings) {
         this.soil = soil;
         this.from = from;
-        this.course = new GroundSimulation(script, weather).run();
+        this.script = script;
+        this.weather = weather;
+        this.run = run;
+        this.course = run.course();
         this.standings = List.copyOf(standings);
         script.events().stream()
                 .filter(GroundEvent.Sow.class::isInstance)
@@ -44,8 +58,32 @@ public final class PlanGround {
                 .forEach(o -> sownM2.merge(o.plant(), o.standFactor(), (a, b) -> a * b));
     }
 
-    static PlanGround of(LocalDate from, GroundEvents events, GroundSoil soil, GroundWeather weather) {
-        return new PlanGround(from, soil, events.script(soil), weather, events.standings());
+    /**
+     * Simulates a plan's ground, from the day on which it differs from an earlier run.
+     *
+     * @param earlier one that is like it
+     */
+    static PlanGround of(
+            LocalDate from, GroundEvents events, GroundSoil soil, GroundWeather weather, Optional<GroundRun> earlier) {
+        GroundScript script = events.script(soil);
+        GroundRun run = new GroundSimulation(script, weather).kept(earlier);
+        return new PlanGround(from, soil, script, weather, run, events.standings());
+    }
+
+    /** The same plan with something changed for a while, of which nothing is laid by. */
+    PlanGround changed(GroundEvents events) {
+        GroundScript other = events.script(soil);
+        GroundRun passing = new GroundSimulation(other, weather).run(Optional.of(run));
+        return new PlanGround(from, soil, other, weather, passing, events.standings());
+    }
+
+    /** Every day from one to before another, in every weather year. */
+    GroundCourse days(LocalDate first, LocalDate end) {
+        return new GroundSimulation(script, weather).days(day(first), day(end), Optional.of(run));
+    }
+
+    GroundRun run() {
+        return run;
     }
 
     public GroundCourse course() {

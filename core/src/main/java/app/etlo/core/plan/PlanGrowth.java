@@ -2,6 +2,8 @@ package app.etlo.core.plan;
 
 import app.etlo.core.advice.Situation;
 import app.etlo.core.field.SoilProfile;
+import app.etlo.core.ground.GroundMemory;
+import app.etlo.core.ground.GroundRun;
 import app.etlo.core.ground.GroundSoil;
 import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.ground.GroundWeather;
@@ -34,6 +36,7 @@ final class PlanGrowth {
     private final List<Situation.Cover> covers;
     private final Map<String, Figure> figures;
     private final GroundVariation variation;
+    private final Optional<GroundMemory> memory;
     private final double evapotranspirationScale;
     /** Field checks as weighed against the forecast of their day. */
     private final List<FieldChecks.Seen> seenChecks = new ArrayList<>();
@@ -45,6 +48,7 @@ final class PlanGrowth {
     /**
      * @param covers without what their mixes grow into
      * @param figures of the plan so far; those of the field checks are added
+     * @param memory of runs that this one may go on from
      */
     PlanGrowth(
             PlanDocument plan,
@@ -57,7 +61,9 @@ final class PlanGrowth {
             SoilProfile soil,
             List<Situation.Cover> covers,
             Map<String, Figure> figures,
-            GroundVariation variation) {
+            GroundVariation variation,
+            Optional<GroundMemory> memory) {
+        this.memory = memory;
         this.plan = plan;
         this.knowledge = knowledge;
         this.asOf = asOf;
@@ -101,27 +107,38 @@ final class PlanGrowth {
 
     /** Brought nearer to what was seen in the field, one check after the other in time. */
     private PlanGround checked() {
-        PlanGround now = simulated(Map.of());
+        GroundEvents unseen = events(Map.of());
+        Optional<GroundRun> like = memory.flatMap(m -> m.nearest(unseen.script(soil), weather()));
+        PlanGround now = PlanGround.of(from(), unseen, soil, weather(), like);
         for (FieldChecks.Check c : FieldChecks.inTime(plan, asOf)) {
             Optional<FieldChecks.Seen> seen = FieldChecks.seen(c, now);
             if (seen.isPresent()) {
                 seen.get().figures().forEach(f -> figures.put(f.id(), f));
                 seenChecks.add(seen.get());
-                now = simulated(Map.of());
+                now = PlanGround.of(from(), events(Map.of()), soil, weather(), Optional.of(now.run()));
             }
         }
+        GroundRun last = now.run();
+        memory.ifPresent(m -> m.keep(last, like));
         return now;
     }
 
-    private PlanGround simulated(Map<String, List<Sown>> mixes) {
-        YearsAhead y = years.orElseThrow();
+    private LocalDate from() {
+        return years.orElseThrow().from();
+    }
+
+    private GroundEvents events(Map<String, List<Sown>> mixes) {
         GroundEvents events =
-                GroundEvents.of(knowledge, y.from(), crops, covers, timeline.passes(), fedKgHa(), mixes, variation);
+                GroundEvents.of(knowledge, from(), crops, covers, timeline.passes(), fedKgHa(), mixes, variation);
         seenChecks.stream().filter(s -> !mixes.containsKey(s.coverId())).forEach(events::observe);
+        return events;
+    }
+
+    private GroundWeather weather() {
         if (weather == null) {
-            weather = GroundWeather.of(y, asOf, evapotranspirationScale, variation.rain());
+            weather = GroundWeather.of(years.orElseThrow(), asOf, evapotranspirationScale, variation.rain());
         }
-        return PlanGround.of(y.from(), events, soil, weather);
+        return weather;
     }
 
     /** Nitrogen that each crop is taken to be fed: what is left to buy, else the need of the usual yield. */
@@ -160,7 +177,7 @@ final class PlanGrowth {
                         errorOfMass(cover.id()),
                         mix -> mix.equals(own)
                                 ? grownMix(g, cover.id(), mix, last)
-                                : grownMix(simulated(Map.of(cover.id(), mix)), cover.id(), mix, last))))
+                                : grownMix(g.changed(events(Map.of(cover.id(), mix))), cover.id(), mix, last))))
                 .orElse(bench);
         benches.put(cover.id(), by);
         Optional<MixOutlook> outlook = cover.blend().flatMap(m -> by.outlook("mix/" + cover.id(), m.rates()));

@@ -12,6 +12,7 @@ import app.etlo.core.weather.WeatherSeries;
 import app.etlo.core.weather.YearsAhead;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** Polar days and nights, years that turn, days that all years share, events out of the span. */
@@ -79,23 +80,27 @@ class EdgesTest {
         assertThat(once.bareDays()).isEqualTo(each.bareDays());
     }
 
-    /** Days on request are those of the whole run. */
+    /** Days on request are those of the whole run, also when they go on from what was laid by of it. */
     @Test
-    void days_of_one_year_are_those_of_the_run() {
+    void days_on_request_are_those_of_the_run() {
         Trials t = Trials.north("2025-09-01", "2026-07-01").sow("cereal-rye", 220, "2025-09-20");
         GroundSimulation simulation = new GroundSimulation(t.script(), t.weather());
-        GroundCourse all = simulation.run();
-        GroundCourse days = simulation.days(7, 200, 260);
-        int checked = 0;
-        for (int r = 0; r < all.recordedDays().length; r++) {
-            int day = all.recordedDays()[r];
-            if (day >= 200 && day < 260) {
-                assertThat(days.plant(days.recordOf(day), 0, OfPlant.MASS_KG_HA, 0))
-                        .isEqualTo(all.plant(r, 0, OfPlant.MASS_KG_HA, 7));
-                checked++;
+        GroundRun kept = simulation.kept(Optional.empty());
+        GroundCourse all = kept.course();
+        for (Optional<GroundRun> earlier : List.of(Optional.<GroundRun>empty(), Optional.of(kept))) {
+            GroundCourse days = simulation.days(200, 260, earlier);
+            assertThat(days.records()).isEqualTo(60);
+            int checked = 0;
+            for (int r = 0; r < all.records(); r++) {
+                int day = all.recordedDay(r);
+                if (day >= 200 && day < 260) {
+                    assertThat(days.plant(days.recordOf(day), 0, OfPlant.MASS_KG_HA))
+                            .isEqualTo(all.plant(r, 0, OfPlant.MASS_KG_HA));
+                    checked++;
+                }
             }
+            assertThat(checked).isGreaterThan(7);
         }
-        assertThat(checked).isGreaterThan(7);
     }
 
     @Test

@@ -1,5 +1,6 @@
 package app.etlo.server.config;
 
+import app.etlo.core.ground.GroundMemory;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
 import app.etlo.core.plan.Climates;
@@ -12,13 +13,18 @@ import com.fasterxml.jackson.databind.JsonDeserializer;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.time.Clock;
+import java.util.Optional;
 import org.springframework.boot.autoconfigure.jackson.Jackson2ObjectMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Primary;
 
 /** Puts the core to work: its tables, its reader and its evaluator. */
 @Configuration
 class CoreConfig {
+    /** About ten megabytes each. */
+    private static final int FIELDS_REMEMBERED = 8;
+
     @Bean
     Knowledge knowledge() {
         return KnowledgeLoader.shipped();
@@ -34,8 +40,16 @@ class CoreConfig {
         return new Climates(knowledge);
     }
 
+    /** For editors: a plan that was just looked at is played on from where it changed. */
     @Bean
+    @Primary
     Evaluator evaluator(Knowledge knowledge, Climates climates) {
+        return new Evaluator(knowledge, climates, Optional.of(new GroundMemory(FIELDS_REMEMBERED)));
+    }
+
+    /** For whole lists of fields, which would push out what editors are at. */
+    @Bean
+    Evaluator listEvaluator(Knowledge knowledge, Climates climates) {
         return new Evaluator(knowledge, climates);
     }
 
