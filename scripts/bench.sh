@@ -2,7 +2,7 @@
 # Measures against the running demo: evaluation in the core with JMH and over HTTP, or fifty people at once.
 #   ETLO_LIMITS_EVALUATE_SESSION=60000 ETLO_LIMITS_EVALUATE_BURST=6000 ETLO_LIMITS_ENTRANCE_BURST=400 \
 #     ETLO_LIMITS_IMPORTS_SESSION=2000 ETLO_LIMITS_IMPORTS_ADDRESS=2000 ETLO_LIMITS_IMPORTS_BURST=2000 ./etlo demo
-#   scripts/bench.sh [evaluate | load SECONDS | ground | mix | simulation]
+#   scripts/bench.sh [evaluate | load SECONDS | ground | refresh | mix | simulation]
 set -euo pipefail
 cd "$(dirname "$0")/.."
 mvn -B -ntp -q -pl core,testkit,bench -DskipTests -Dspotless.check.skip=true -Djacoco.skip=true package \
@@ -14,6 +14,9 @@ if [ "${1:-evaluate}" = load ]; then
 fi
 if [ "${1:-evaluate}" = ground ]; then
   exec java -cp "$path" app.etlo.bench.GroundRun "http://127.0.0.1:$(cat "$state/port")"
+fi
+if [ "${1:-evaluate}" = refresh ]; then
+  exec java -cp "$path" app.etlo.bench.RefreshRun "http://127.0.0.1:$(cat "$state/port")"
 fi
 if [ "${1:-evaluate}" = mix ]; then
   exec java -cp "$path" org.openjdk.jmh.Main app.etlo.bench.MixBenchmark

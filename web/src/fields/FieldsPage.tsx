@@ -23,9 +23,33 @@ const useFields = () =>
     queryKey: ['fields'],
     queryFn: async () =>
       taken(await api.GET('/api/fields', { params: { query: { asOf: today() } } })),
-    // fields that changed all at once are reckoned a share at each reading
-    refetchInterval: (query) => ((query.state.data?.pending ?? 0) > 0 ? 300 : false),
+    // those that changed are reckoned in the background
+    refetchInterval: (query) => ((query.state.data?.pending ?? 0) > 0 ? LIST_AGAIN_MS : false),
   });
+
+const LIST_AGAIN_MS = 2500;
+const PROGRESS_AGAIN_MS = 700;
+
+/** How far reckoning the fields anew has come; asked while some are pending. */
+function Reckoning({ pending, fields }: { pending: number; fields: number }) {
+  const progress = useQuery({
+    queryKey: ['reckoning'],
+    queryFn: async () => taken(await api.GET('/api/reckoning')),
+    refetchInterval: PROGRESS_AGAIN_MS,
+  });
+  const left = Math.min(pending, progress.data?.waiting || pending);
+  const all = Math.max(fields, progress.data?.fields ?? 0, 1);
+  return (
+    <p className="flex flex-wrap items-center gap-2 text-[13px] text-ink2">
+      <label htmlFor="reckoning" role="status" className="italic">
+        the weather or a plan has changed: <span className="fig not-italic">{all - left}</span> of{' '}
+        <span className="fig not-italic">{all}</span> fields are up to date
+      </label>
+      <progress id="reckoning" className="h-2 w-48" max={all} value={all - left} />
+      <span className="italic">work goes on meanwhile; the others are shown as they were</span>
+    </p>
+  );
+}
 
 function ImportPlan() {
   const input = useRef<HTMLInputElement>(null);
@@ -179,7 +203,8 @@ const Row = memo(function Row({
           {f.name}
         </Link>
         <span className="text-[13px] text-ink2 italic">
-          {f.farmName}, <span className="fig not-italic">{f.area}</span>
+          {f.current ? f.farmName : 'as before the change'},{' '}
+          <span className="fig not-italic">{f.area}</span>
         </span>
       </span>
       <span className="relative block" style={{ height: ROW_PX }}>
@@ -358,12 +383,7 @@ export function FieldsPage() {
             {find ? `No field or farm here is called “${find}”.` : 'No field is like that now.'}
           </p>
         )}
-        {pending > 0 && (
-          <p role="status" className="text-[13px] text-ink2 italic">
-            reckoning <span className="fig not-italic">{pending}</span>{' '}
-            {pending === 1 ? 'field' : 'fields'} anew
-          </p>
-        )}
+        {pending > 0 && <Reckoning pending={pending} fields={all?.length ?? 0} />}
         <div className={GRID}>
           <span className="self-end text-right text-[12.5px] text-ink2">{some && 'days'}</span>
           <span className="self-end text-[12.5px] text-ink2">{some && 'field'}</span>

@@ -14,6 +14,8 @@ import java.net.Socket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.time.LocalDate;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
@@ -36,7 +38,9 @@ class FaultIT {
         product = Product.fresh()
                 .with("ETLO_MAIL_HOST", "127.0.0.1")
                 .with("ETLO_MAIL_PORT", String.valueOf(mailPort))
-                .with("ETLO_MAIL_RETRY", "300ms");
+                .with("ETLO_MAIL_RETRY", "300ms")
+                .with("ETLO_REFRESH_POLL", "200ms")
+                .with("ETLO_REFRESH_HEARTBEAT", "1s");
         product.start();
     }
 
@@ -163,6 +167,61 @@ class FaultIT {
             second.destroyForcibly();
             assertThat(second.waitFor(30, TimeUnit.SECONDS)).isTrue();
         }
+    }
+
+    @Test
+    void fields_that_a_dying_server_had_taken_are_reckoned_by_the_other() throws Exception {
+        Map<String, String> file = Map.of("Content-Type", "application/octet-stream");
+        Visitor here = product.practice(address(), PASSWORD);
+        String kept = here.send("POST", "/api/weather?name=Yard&latitude=50", weather(2), file)
+                .ok();
+        String series = JSON.readTree(kept).at("/series/id").asText();
+        for (int i = 0; i < 40; i++) {
+            String one = Product.resource("/upper-bank.json")
+                    .replace("\"p1\"", "\"p1-" + i + "\"")
+                    .replace("\"id\": \"f1\",", "\"id\": \"f1-" + i + "\", \"weather\": \"" + series + "\",")
+                    .replace("\"f1\"", "\"f1-" + i + "\"");
+            here.send("POST", "/api/dossiers", one, file).ok();
+        }
+        int otherPort = Product.freePort();
+        Process second = product.anotherServer(otherPort);
+        try {
+            Visitor there = here.at("http://127.0.0.1:" + otherPort);
+            Awaitility.await()
+                    .atMost(Duration.ofSeconds(90))
+                    .ignoreExceptions()
+                    .until(() -> there.get("/api/session").status() == 200);
+            String list = "/api/fields?asOf=2026-06-01";
+            here.get(list).ok();
+            Awaitility.await().atMost(Duration.ofSeconds(60)).until(() -> waiting(here) == 0);
+            here.send("POST", "/api/weather?name=Yard&latitude=50&replaces=" + series, weather(4), file)
+                    .ok();
+            Awaitility.await()
+                    .pollInterval(Duration.ofMillis(20))
+                    .atMost(Duration.ofSeconds(30))
+                    .until(() -> waiting(there) > 0);
+            second.destroyForcibly();
+            Awaitility.await().atMost(Duration.ofSeconds(60)).until(() -> waiting(here) == 0);
+            assertThat(here.get(list).ok()).endsWith("\"pending\":0}").doesNotContain("\"current\":false");
+        } finally {
+            second.destroyForcibly();
+            assertThat(second.waitFor(30, TimeUnit.SECONDS)).isTrue();
+        }
+    }
+
+    private static int waiting(Visitor visitor) throws Exception {
+        return JSON.readTree(visitor.get("/api/reckoning").ok()).path("waiting").asInt();
+    }
+
+    /** Two years of mild days with so much rain on every third. */
+    private static String weather(int rainMm) {
+        StringBuilder text = new StringBuilder("date,tmin_c,tmax_c,prcp_mm\n");
+        for (LocalDate d = LocalDate.of(2023, 1, 1); d.getYear() < 2025; d = d.plusDays(1)) {
+            double mean = 10 - 9 * Math.cos(d.getDayOfYear() * 2 * Math.PI / 365);
+            text.append(String.format(
+                    Locale.ROOT, "%s,%.1f,%.1f,%d%n", d, mean - 5, mean + 5, d.getDayOfMonth() % 3 == 0 ? rainMm : 0));
+        }
+        return text.toString();
     }
 
     @Test

@@ -139,6 +139,7 @@ final class Product implements AutoCloseable {
                         Unpacked.jar().toString())
                 .redirectErrorStream(true)
                 .redirectOutput(ProcessBuilder.Redirect.DISCARD);
+        builder.environment().putAll(environment);
         builder.environment().put("ETLO_PORT", String.valueOf(itsPort));
         builder.environment().put("ETLO_DATABASE_URL", "jdbc:postgresql://127.0.0.1:" + database + "/etlo");
         builder.environment().put("ETLO_DATABASE_USER", "etlo");

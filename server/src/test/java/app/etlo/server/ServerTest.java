@@ -39,6 +39,7 @@ public @interface ServerTest {
                             "etlo.outside.forecast=" + Outdoors.url("forecast"),
                             "etlo.outside.probe=" + Outdoors.url("probe"),
                             "etlo.outside.longest=700ms",
+                            "etlo.refresh.polling-interval=100ms",
                             "db-scheduler.polling-interval=100ms")
                     .applyTo(context);
         }

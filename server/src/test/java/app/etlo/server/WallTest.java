@@ -34,6 +34,7 @@ class WallTest {
     private static final Set<String> OWN = Set.of(
             "GET /api/farms",
             "GET /api/fields",
+            "GET /api/reckoning",
             "GET /api/lots",
             "GET /api/lots.csv",
             "GET /api/seed",

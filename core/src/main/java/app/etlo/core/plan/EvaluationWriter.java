@@ -107,7 +107,8 @@ public final class EvaluationWriter {
                 u.figure().map(Figure::id));
     }
 
-    static FigureView figure(Figure f, UnitSystem units, String currency) {
+    /** A figure as it is read. */
+    public static FigureView figure(Figure f, UnitSystem units, String currency) {
         Unit shown = units.shown(f.unit());
         Band band = f.value().map(v -> f.unit().to(shown, v));
         String low = Shown.text(band.low(), shown);

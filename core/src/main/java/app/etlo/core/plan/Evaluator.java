@@ -110,12 +110,22 @@ public final class Evaluator {
      * @param asOf the day the evaluation is for; today is no hidden input
      */
     public Evaluated evaluate(PlanDocument plan, Context context, LocalDate asOf) {
-        return new Run(plan, context, asOf, GroundVariation.NONE, memory).evaluated();
+        return new Run(plan, context, asOf, site(context, asOf), GroundVariation.NONE, memory).evaluated();
+    }
+
+    /** The same in other weather than the field's own. */
+    public Evaluated evaluate(PlanDocument plan, Context context, LocalDate asOf, SiteWeather weather) {
+        return new Run(plan, context, asOf, Optional.of(weather), GroundVariation.NONE, memory).evaluated();
+    }
+
+    /** The weather a field has. */
+    public Optional<SiteWeather> site(Context context, LocalDate asOf) {
+        return climates.of(context.field(), context.weather(), context.forecast(), asOf);
     }
 
     /** The same with an input of the simulation moved. */
     Evaluated evaluate(PlanDocument plan, Context context, LocalDate asOf, GroundVariation variation) {
-        return new Run(plan, context, asOf, variation, Optional.empty()).evaluated();
+        return new Run(plan, context, asOf, site(context, asOf), variation, Optional.empty()).evaluated();
     }
 
     /** The usual frost dates of a field: as entered, else those of 5 years in 10 in its weather. */
@@ -156,6 +166,7 @@ public final class Evaluator {
                 PlanDocument plan,
                 Context context,
                 LocalDate asOf,
+                Optional<SiteWeather> site,
                 GroundVariation variation,
                 Optional<GroundMemory> memory) {
             this.memory = memory;
@@ -164,7 +175,7 @@ public final class Evaluator {
             this.plan = plan;
             this.context = context;
             this.asOf = asOf;
-            this.site = climates.of(context.field(), context.weather(), context.forecast(), asOf);
+            this.site = site;
             this.years = site.map(s -> PlanSpan.of(plan, asOf).years(s, asOf));
             this.dates = new PlanDates(plan, knowledge, years);
             this.timeline = new Timeline(plan, knowledge, dates);

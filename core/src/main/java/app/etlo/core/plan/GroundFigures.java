@@ -61,6 +61,7 @@ final class GroundFigures {
     void all(List<CropInTime> crops, List<Situation.Cover> covers, boolean southern) {
         covers.forEach(this::cover);
         crops.forEach(this::crop);
+        crops.forEach(this::grown);
         rotation(southern);
     }
 
@@ -144,6 +145,21 @@ final class GroundFigures {
                     100,
                     ERROR_OF_GROUND));
         });
+    }
+
+    /** What a crop has grown to when it is harvested: to compare plans; no yield is told. */
+    private void grown(CropInTime c) {
+        List<Integer> plants = ground.plants(c.id());
+        c.harvested()
+                .filter(this::covered)
+                .filter(d -> !plants.isEmpty())
+                .ifPresent(day -> keep.accept(simple(
+                        "grow/" + c.id() + "/cropMass",
+                        "Dry tops of the crop at harvest, simulated: to compare plans",
+                        Unit.T_PER_HA,
+                        ground.course().sum(ground.before(day), plants, OfPlant.MASS_KG_HA),
+                        1e-3,
+                        ModelError.OF_MASS)));
     }
 
     /** Water that roots can draw, layer by layer in the middle year. */

@@ -218,7 +218,7 @@ public record PlanDocument(
                 Optional.empty());
 
         /** The same with another method. */
-        ParamsEntry sownBy(String way) {
+        ParamsEntry byMethod(String way) {
             return new ParamsEntry(
                     Optional.of(way),
                     operation,

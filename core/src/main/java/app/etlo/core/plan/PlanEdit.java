@@ -19,7 +19,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Changes of a whole plan: dates moved, a crop exchanged, a rotation repeated or taken to another field. */
-final class PlanEdit {
+public final class PlanEdit {
     private PlanEdit() {}
 
     static PlanDocument with(
@@ -29,7 +29,7 @@ final class PlanEdit {
     }
 
     /** The plan with the operation of a kind on a subject dated; added when there is none. */
-    static PlanDocument dated(PlanDocument p, String kind, String subject, LocalDate day) {
+    public static PlanDocument dated(PlanDocument p, String kind, String subject, LocalDate day) {
         List<OperationEntry> operations = new ArrayList<>();
         boolean there = false;
         for (OperationEntry o : p.operations()) {
@@ -45,6 +45,33 @@ final class PlanEdit {
             operations.add(operation(fresh(p, "o"), kind, subject, day, Optional.empty()));
         }
         return with(p, p.crops(), p.covers(), operations);
+    }
+
+    /** The plan with a cover ended in another way, where it is ended at all. */
+    public static PlanDocument endedBy(PlanDocument p, String coverId, String method) {
+        List<OperationEntry> operations = p.operations().stream()
+                .map(o -> o.kind().equals("end") && o.subject().equals(Optional.of(coverId))
+                        ? new OperationEntry(
+                                o.id(),
+                                o.kind(),
+                                o.subject(),
+                                o.when(),
+                                o.seq(),
+                                o.zone(),
+                                Optional.of(o.params().orElse(ParamsEntry.NONE).byMethod(method)))
+                        : o)
+                .toList();
+        return with(p, p.crops(), p.covers(), operations);
+    }
+
+    /** The plan without what was seen and answered in its own season: stands, field checks, answers to notes. */
+    public static PlanDocument unseen(PlanDocument p) {
+        List<CoverEntry> covers = p.covers().stream()
+                .map(c -> new CoverEntry(
+                        c.id(), c.place(), c.aims(), c.mix(), Optional.empty(), c.alternatives(), Optional.empty()))
+                .toList();
+        return new PlanDocument(
+                p.schemaVersion(), p.id(), p.fieldId(), p.name(), p.crops(), covers, p.operations(), List.of());
     }
 
     static OperationEntry operation(

@@ -327,7 +327,7 @@ public final class Widening {
                                         o.zone(),
                                         Optional.of(o.params()
                                                 .orElse(ParamsEntry.NONE)
-                                                .sownBy(method)))
+                                                .byMethod(method)))
                                 : o)
                         .toList());
     }

@@ -3,8 +3,8 @@ package app.etlo.core.plan;
 import java.time.LocalDate;
 
 /** Small plans of one rotation on a field with weather, for tests; what differs is put in as text. */
-final class FieldPlans {
-    static final LocalDate AS_OF = LocalDate.of(2026, 6, 1);
+public final class FieldPlans {
+    public static final LocalDate AS_OF = LocalDate.of(2026, 6, 1);
 
     private String crops = "";
     private String covers = "";
@@ -14,7 +14,7 @@ final class FieldPlans {
     private String lots = "";
     private int count;
 
-    static FieldPlans of() {
+    public static FieldPlans of() {
         return new FieldPlans();
     }
 
@@ -23,18 +23,18 @@ final class FieldPlans {
     }
 
     /** A crop c1, c2 ... with its dates; either may be an object for another way of dating. */
-    FieldPlans crop(String crop, String planted, String harvested) {
+    public FieldPlans crop(String crop, String planted, String harvested) {
         return crop(crop, planted, harvested, "");
     }
 
-    FieldPlans crop(String crop, String planted, String harvested, String system) {
+    public FieldPlans crop(String crop, String planted, String harvested, String system) {
         String id = "c" + (++count);
         crops = join(crops, "{\"id\":\"%s\",\"crop\":\"%s\"}".formatted(id, crop));
         operation("sow", id, planted, system.isEmpty() ? "" : "\"system\":\"" + system + "\"");
         return operation("harvest", id, harvested, "");
     }
 
-    FieldPlans cover(String id, String relation, String crop, String kind, String... species) {
+    public FieldPlans cover(String id, String relation, String crop, String kind, String... species) {
         StringBuilder mix = new StringBuilder();
         for (String s : species) {
             mix.append(mix.isEmpty() ? "" : ",").append("{\"species\":\"%s\",\"sharePercent\":50}".formatted(s));
@@ -55,7 +55,7 @@ final class FieldPlans {
         return this;
     }
 
-    FieldPlans operation(String kind, String subject, String when, String params) {
+    public FieldPlans operation(String kind, String subject, String when, String params) {
         if (when.isEmpty()) {
             return this;
         }
@@ -68,7 +68,7 @@ final class FieldPlans {
         return this;
     }
 
-    FieldPlans field(String members) {
+    public FieldPlans field(String members) {
         field = members;
         return this;
     }
@@ -84,7 +84,7 @@ final class FieldPlans {
         return this;
     }
 
-    String text() {
+    public String text() {
         return """
                 {"format":"etlo-dossier","version":1,"plan":{"schemaVersion":1,"id":"p","fieldId":"f","crops":[%s],
                 "covers":[%s],"operations":[%s],"answers":[]},"context":{"farm":{"id":"a","name":"Farm","units":"%s",

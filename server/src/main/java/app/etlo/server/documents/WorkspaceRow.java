@@ -21,4 +21,9 @@ public abstract class WorkspaceRow {
     public Long id() {
         return id;
     }
+
+    /** Whose it is; known once it is kept. */
+    public long workspaceId() {
+        return workspaceId;
+    }
 }

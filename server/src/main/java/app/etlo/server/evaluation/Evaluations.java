@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,6 +35,7 @@ public class Evaluations {
     private final FarmStore farms;
     private final SeedStore seed;
     private final Evaluator evaluator;
+    private final Evaluator listEvaluator;
     private final WeatherStore weather;
     private final Climates climates;
     private final Outside outside;
@@ -44,6 +46,7 @@ public class Evaluations {
             FarmStore farms,
             SeedStore seed,
             Evaluator evaluator,
+            @Qualifier("listEvaluator") Evaluator listEvaluator,
             WeatherStore weather,
             Climates climates,
             Outside outside,
@@ -57,10 +60,16 @@ public class Evaluations {
         this.farms = farms;
         this.seed = seed;
         this.evaluator = evaluator;
+        this.listEvaluator = listEvaluator;
     }
 
     public Evaluated evaluate(PlanDocument plan, LocalDate asOf) {
         return evaluator.evaluate(plan, context(plan), asOf);
+    }
+
+    /** For a list of fields, one after another. */
+    Evaluated forList(PlanDocument plan, LocalDate asOf) {
+        return listEvaluator.evaluate(plan, context(plan), asOf);
     }
 
     /** What moves a simulated figure most; empty where the plan has no such figure. */

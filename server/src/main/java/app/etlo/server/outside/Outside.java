@@ -5,6 +5,7 @@ import app.etlo.core.plan.FieldEntry;
 import app.etlo.core.plan.ForecastEntry;
 import app.etlo.core.plan.Json;
 import app.etlo.server.documents.DocumentText;
+import app.etlo.server.weather.WeatherChanged;
 import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import java.time.Clock;
@@ -14,6 +15,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.annotation.Lazy;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -33,6 +35,7 @@ public class Outside {
     private final OneTimeTask<Asking> asking;
     private final DocumentText text;
     private final Clock clock;
+    private final ApplicationEventPublisher events;
     private final String forecastUrl;
     private final String probeUrl;
 
@@ -43,6 +46,7 @@ public class Outside {
             @Lazy OneTimeTask<Asking> asking,
             DocumentText text,
             Clock clock,
+            ApplicationEventPublisher events,
             @Value("${etlo.outside.forecast}") String forecastUrl,
             @Value("${etlo.outside.probe}") String probeUrl) {
         this.answers = answers;
@@ -51,6 +55,7 @@ public class Outside {
         this.asking = asking;
         this.text = text;
         this.clock = clock;
+        this.events = events;
         this.forecastUrl = forecastUrl;
         this.probeUrl = probeUrl;
     }
@@ -66,14 +71,19 @@ public class Outside {
     public record State<T>(
             boolean on, Optional<Instant> told, Optional<T> answer, boolean asking, Optional<String> fault) {}
 
+    /** The place whose answers a field uses, when it is known where it lies. */
+    public static Optional<String> place(FieldEntry field) {
+        return Climates.place(field).map(p -> Asking.place(p.lat(), p.lon()));
+    }
+
     /** The forecast in use at a field, when there is one. */
     @Transactional(readOnly = true)
     public Optional<ForecastEntry> forecast(FieldEntry field) {
         if (forecastUrl.isBlank()) {
             return Optional.empty();
         }
-        return Climates.place(field)
-                .flatMap(p -> answers.findByServiceAndPlace(Service.FORECAST.id(), Asking.place(p.lat(), p.lon())))
+        return place(field)
+                .flatMap(p -> answers.findByServiceAndPlace(Service.FORECAST.id(), p))
                 .flatMap(AnswerRow::document)
                 .map(d -> text.read(d, ForecastEntry.class));
     }
@@ -144,5 +154,8 @@ public class Outside {
             row.failed(e.getMessage(), now);
         }
         answers.save(row);
+        if (service == Service.FORECAST && row.fault().isEmpty()) {
+            events.publishEvent(new WeatherChanged(question.workspaceId()));
+        }
     }
 }

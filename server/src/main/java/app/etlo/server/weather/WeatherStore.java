@@ -9,6 +9,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -20,11 +21,13 @@ public class WeatherStore {
 
     private final WeatherRepository rows;
     private final DocumentText text;
+    private final ApplicationEventPublisher events;
     /** By row and version, which no two practices share. */
     private final Cache<String, WeatherEntry> read =
             Caffeine.newBuilder().maximumSize(KEPT_SERIES).build();
 
-    WeatherStore(WeatherRepository rows, DocumentText text) {
+    WeatherStore(WeatherRepository rows, DocumentText text, ApplicationEventPublisher events) {
+        this.events = events;
         this.rows = rows;
         this.text = text;
     }
@@ -56,10 +59,16 @@ public class WeatherStore {
         ContextCheck.weather(entry);
         WeatherRow row = rows.findByRef(entry.id()).orElseGet(() -> new WeatherRow(entry.id()));
         row.replaceDocument(Json.write(entry));
-        rows.save(row);
+        changed(rows.saveAndFlush(row));
     }
 
     public void remove(String id) {
-        rows.delete(rows.findByRef(id).orElseThrow(() -> new NotFound("weather series")));
+        WeatherRow row = rows.findByRef(id).orElseThrow(() -> new NotFound("weather series"));
+        rows.delete(row);
+        changed(row);
+    }
+
+    private void changed(WeatherRow row) {
+        events.publishEvent(new WeatherChanged(row.workspaceId()));
     }
 }
