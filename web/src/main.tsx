@@ -15,6 +15,7 @@ import { CalibrationPage } from './calibration/CalibrationPage';
 import { FieldPage } from './bench/FieldPage';
 import { FieldsPage } from './fields/FieldsPage';
 import { PeoplePage } from './people/PeoplePage';
+import { ReplayPage } from './replay/ReplayPage';
 import { SpeciesPage } from './species/SpeciesPage';
 import { SeedStorePage } from './store/SeedStorePage';
 import { WeatherPage } from './weather/WeatherPage';
@@ -49,6 +50,7 @@ const router = createBrowserRouter([
     children: [
       { path: '/fields', element: <FieldsPage /> },
       { path: '/fields/:fieldId', element: <FieldPage /> },
+      { path: '/fields/:fieldId/past-year', element: <ReplayPage /> },
       { path: '/fields/:fieldId/:step', element: <FieldPage /> },
       { path: '/weather', element: <WeatherPage /> },
       { path: '/species', element: <SpeciesPage /> },

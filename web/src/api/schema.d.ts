@@ -244,6 +244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ground/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["days"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/history/{kind}/{documentId}": {
         parameters: {
             query?: never;
@@ -836,6 +852,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/replays/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["day"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/replays/ends": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["end"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/replays/years": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["years"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/resets": {
         parameters: {
             query?: never;
@@ -1142,6 +1206,14 @@ export interface components {
             reason: string;
             rule: string;
             subject: string;
+        };
+        Ask: {
+            kind: string;
+            methods: components["schemas"]["Method"][];
+            /** Format: date */
+            planned: string;
+            subject: string;
+            what: string;
         };
         BindingView: {
             buys: string;
@@ -1462,6 +1534,42 @@ export interface components {
             /** Format: double */
             tminC: number;
         };
+        DayColumn: {
+            name: string;
+            unit: string;
+        };
+        DayRow: {
+            cells: string[];
+            /** Format: date */
+            day: string;
+        };
+        DayView: {
+            asks: components["schemas"]["Ask"][];
+            /** Format: date */
+            day: string;
+            evaluation: components["schemas"]["Evaluation"];
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            past: string;
+            sky: components["schemas"]["SkyView"];
+            soon: components["schemas"]["Ask"][];
+            /** Format: date */
+            to: string;
+            watched: string[];
+        };
+        DaysRequest: {
+            /** Format: date */
+            asOf: string;
+            plan: components["schemas"]["PlanDocument"];
+            standId: string;
+        };
+        DaysView: {
+            columns: components["schemas"]["DayColumn"][];
+            label: string;
+            rows: components["schemas"]["DayRow"][];
+            standId: string;
+        };
         DecisionView: {
             because: string;
             /** Format: date */
@@ -1475,6 +1583,10 @@ export interface components {
         DegreeDaysEntry: {
             /** Format: double */
             sum?: number;
+        };
+        EndView: {
+            choices: components["schemas"]["Judged"][];
+            figures: components["schemas"]["Told"][];
         };
         Entry: {
             author: string;
@@ -1789,6 +1901,18 @@ export interface components {
             token: string;
         };
         JsonNode: Record<string, never>;
+        Judged: {
+            came?: components["schemas"]["FigureView"];
+            /** Format: date */
+            done: string;
+            expected?: components["schemas"]["FigureView"];
+            kind: string;
+            /** Format: date */
+            planned: string;
+            subject: string;
+            tried: components["schemas"]["Tried"][];
+            what: string;
+        };
         JudgementView: {
             name: string;
             source: string;
@@ -1923,6 +2047,10 @@ export interface components {
             unit?: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
             /** Format: double */
             value: number;
+        };
+        Method: {
+            id: string;
+            name: string;
         };
         MixColumn: {
             figures: components["schemas"]["FigureView"][];
@@ -2161,6 +2289,13 @@ export interface components {
             /** Format: int32 */
             year?: number;
         };
+        Pick: {
+            kind: string;
+            name: string;
+            words: string;
+            /** Format: int32 */
+            year: number;
+        };
         PinView: {
             cover: boolean;
             /** Format: date */
@@ -2291,6 +2426,41 @@ export interface components {
             rain: number;
             /** Format: double */
             soil: number;
+        };
+        ReplayChoice: {
+            kind: string;
+            /** Format: date */
+            made: string;
+            method?: string;
+            subject: string;
+            /** Format: date */
+            to: string;
+        };
+        ReplayDayRequest: {
+            /** Format: date */
+            asOf: string;
+            choices: components["schemas"]["ReplayChoice"][];
+            coverId: string;
+            /** Format: date */
+            day: string;
+            plan: components["schemas"]["PlanDocument"];
+            /** Format: int32 */
+            year: number;
+        };
+        ReplayEndRequest: {
+            /** Format: date */
+            asOf: string;
+            choices: components["schemas"]["ReplayChoice"][];
+            coverId: string;
+            plan: components["schemas"]["PlanDocument"];
+            /** Format: int32 */
+            year: number;
+        };
+        ReplayRequest: {
+            /** Format: date */
+            asOf: string;
+            coverId: string;
+            plan: components["schemas"]["PlanDocument"];
         };
         ResetAsked: {
             email: string;
@@ -2439,6 +2609,25 @@ export interface components {
             email: string;
             password: string;
         };
+        SkyDay: {
+            /** Format: date */
+            day: string;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            rain: number;
+            text: string;
+        };
+        SkyView: {
+            lately: components["schemas"]["SkyDay"][];
+            rainOfAMonth: string;
+            rainUnit: string;
+            soil: string;
+            temperatureUnit: string;
+            told: components["schemas"]["SkyDay"][];
+        };
         SoilTest: {
             /** Format: date */
             date: string;
@@ -2549,10 +2738,27 @@ export interface components {
             report: components["schemas"]["WeatherReport"];
             series: components["schemas"]["SeriesChoice"];
         };
+        Told: {
+            chosen?: components["schemas"]["FigureView"];
+            difference?: string;
+            id: string;
+            planned?: components["schemas"]["FigureView"];
+        };
         TopNote: {
             text: string;
             /** @enum {string} */
             weight: "stop" | "think" | "tip";
+        };
+        Tried: {
+            /** Format: date */
+            day: string;
+            values: components["schemas"]["Value"][];
+        };
+        Value: {
+            id: string;
+            text: string;
+            /** Format: double */
+            value: number;
         };
         WeatherReport: {
             /** Format: int32 */
@@ -2678,6 +2884,14 @@ export interface components {
             /** @enum {string} */
             status: "seen" | "identity" | "from memory" | "own" | "common practice";
             unit: string;
+        };
+        YearsView: {
+            /** Format: date */
+            from: string;
+            picks: components["schemas"]["Pick"][];
+            /** Format: date */
+            to: string;
+            years: number[];
         };
         Zone: {
             id: string;
@@ -3088,6 +3302,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": string;
+                };
+            };
+        };
+    };
+    days: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DaysRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DaysView"];
                 };
             };
         };
@@ -4059,6 +4297,78 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Progress"];
+                };
+            };
+        };
+    };
+    day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReplayDayRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayView"];
+                };
+            };
+        };
+    };
+    end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReplayEndRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EndView"];
+                };
+            };
+        };
+    };
+    years: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReplayRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YearsView"];
                 };
             };
         };

@@ -1,8 +1,11 @@
 import { useState } from 'react';
 
+import { Link } from 'react-router';
+
 import { useOpenPlan } from '../plan/context';
 import { drawnSection, paintedSection } from './drawnSection';
 import { handOver } from './handOver';
+import { StandDays } from './StandDays';
 
 /** The section by itself, as a drawing or a picture. */
 export function SectionFiles() {
@@ -32,6 +35,15 @@ export function SectionFiles() {
       <button type="button" className="link" onClick={() => void save('png')}>
         PNG picture
       </button>
+      {' · '}
+      <StandDays />
+      {' · '}
+      <Link
+        className="link"
+        to={`/fields/${field.id}/past-year${state.current ? '' : `?plan=${state.plan.id}`}`}
+      >
+        go through a past year with this plan
+      </Link>
       {problem && (
         <span role="alert" className="ml-2 text-hand">
           no file: {problem}

@@ -8,7 +8,8 @@ const WIDTH = 1000;
 const HEIGHT = 386;
 /** Pixels of the picture for each of the drawing. */
 const DENSITY = 2;
-const NO_HAND: SectionHand = {
+/** Nothing is taken hold of. */
+export const NO_HAND: SectionHand = {
   drag: () => undefined,
   dragStand: () => undefined,
   drop: () => undefined,

@@ -47,6 +47,8 @@ interface Props {
   hand: SectionHand;
 }
 
+/** px that the words on what is drawn take at most. */
+const MEANING_PX = 560;
 const WINDOW_MARGIN_DAYS = 25;
 /** px a stand is pressed and moved before it is carried. */
 const CARRY_SLACK = 5;
@@ -181,6 +183,8 @@ export function GroundSection(p: Props) {
   const meaning = section.ground
     ? 'simulated, middle of the weather years; dotted: 8 years in 10; blue: water in the soil'
     : 'outlines of typical height, not a forecast';
+  // the day's own label would lie upon it
+  const crowded = d.todayX !== undefined && d.todayX > d.scale.x1 - MEANING_PX;
   const id = 'section';
   return (
     <svg
@@ -274,7 +278,15 @@ export function GroundSection(p: Props) {
           </Word>
         )}
         {!empty && full && (
-          <Word x={d.scale.x1} y={12} text italic size={12.5} fill="var(--ink2)" anchor="end">
+          <Word
+            x={crowded ? d.scale.x0 : d.scale.x1}
+            y={12}
+            text
+            italic
+            size={12.5}
+            fill="var(--ink2)"
+            anchor={crowded ? 'start' : 'end'}
+          >
             {wide && !p.still
               ? `${meaning}${zoom.view ? '; 0 shows the whole rotation' : '; wheel or + to zoom'}`
               : wide

@@ -20,7 +20,8 @@ export function marks(low: number, high: number, about = 4): number[] {
   const step = [1, 2, 5, 10].map((k) => k * size).find((s) => s >= rough) ?? size * 10;
   const found: number[] = [];
   for (let v = Math.ceil(low / step) * step; v <= high + step * 1e-6; v += step) {
-    found.push(Math.round(v / step) * step + 0);
+    // a sum of tenths is not written as 4.8000000001
+    found.push(Number((Math.round(v / step) * step).toPrecision(10)) + 0);
   }
   return found;
 }

@@ -41,7 +41,7 @@ final class RefreshRun {
                                 + "@bench.example\",\"password\":\"correct horse bench\"}")
                 .ok();
         visitor.get("/api/session").ok();
-        String series = visitor.send("POST", "/api/weather?name=Yard&latitude=43", weather(""), FILE)
+        String series = visitor.send("POST", "/api/weather?name=Yard&latitude=43", weather(0), FILE)
                 .ok()
                 .replaceAll(".*?\"series\":\\{\"id\":\"([^\"]+)\".*", "$1");
         String sample = Valley.text().replace("\"station\": \"ferrin-valley\"", "\"weather\": \"" + series + "\"");
@@ -58,7 +58,7 @@ final class RefreshRun {
         drag(DRAGS);
         double[][] before = drag(DRAGS);
         start = System.nanoTime();
-        visitor.send("POST", "/api/weather?name=Yard&latitude=43&replaces=" + series, weather("1"), FILE)
+        visitor.send("POST", "/api/weather?name=Yard&latitude=43&replaces=" + series, weather(0.4), FILE)
                 .ok();
         double imported = (System.nanoTime() - start) / 1e6;
         double[][] meanwhile = drag(DRAGS);
@@ -94,13 +94,13 @@ final class RefreshRun {
                 at(meanwhile[1], 0.95) / at(before[1], 0.95));
     }
 
-    /** Thirty years of days; a digit put behind the rain makes another series of it. */
-    private static String weather(String wetter) {
+    /** Thirty years of days, each wetter by so many mm. */
+    private static String weather(double wetterMm) {
         var s = new WeatherGenerator(KnowledgeLoader.shipped().stations().get("ferrin-valley")).years(1995, 2024);
         StringBuilder text = new StringBuilder("date,tmin_c,tmax_c,prcp_mm\n");
         for (int i = 0; i < s.days(); i++) {
             text.append(String.format(
-                    Locale.ROOT, "%s,%.1f,%.1f,%.1f%s%n", s.date(i), s.tminC(i), s.tmaxC(i), s.rainMm(i), wetter));
+                    Locale.ROOT, "%s,%.1f,%.1f,%.1f%n", s.date(i), s.tminC(i), s.tmaxC(i), s.rainMm(i) + wetterMm));
         }
         return text.toString();
     }

@@ -71,7 +71,11 @@ class WallTest {
             "POST /api/dossiers",
             "POST /api/evaluations",
             "POST /api/workings",
-            "POST /api/sensitivities");
+            "POST /api/sensitivities",
+            "POST /api/ground/days",
+            "POST /api/replays/years",
+            "POST /api/replays/days",
+            "POST /api/replays/ends");
     /** Endpoints that an assistant may not use. */
     private static final Set<String> ADVISERS = Set.of(
             "POST /api/invitations",

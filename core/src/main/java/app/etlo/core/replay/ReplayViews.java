@@ -70,7 +70,8 @@ public final class ReplayViews {
     public record EndView(List<Told> figures, List<Judged> choices) {}
 
     /** A figure as it came, with the plan as it was and as it was chosen. */
-    public record Told(String id, Optional<FigureView> planned, Optional<FigureView> chosen) {}
+    public record Told(
+            String id, Optional<FigureView> planned, Optional<FigureView> chosen, Optional<String> difference) {}
 
     /**
      * @param planned the day in the plan as it was

@@ -6,6 +6,7 @@ import app.etlo.core.plan.Evaluated;
 import app.etlo.core.plan.Evaluation.FigureView;
 import app.etlo.core.plan.EvaluationWriter;
 import app.etlo.core.plan.Evaluator;
+import app.etlo.core.plan.FigureDifference;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.PlanEdit;
 import app.etlo.core.plan.Refused;
@@ -94,11 +95,11 @@ public final class Replays {
     }
 
     /** A day, or an earlier one on which something still has to be decided. */
-    public DayView day(Season season, LocalDate day, List<Choice> choices) {
+    public DayView day(Season season, LocalDate day, List<ReplayChoice> choices) {
         Open open = open(season);
         LocalDate wanted =
                 day.isBefore(open.span.from()) ? open.span.from() : day.isAfter(open.span.to()) ? open.span.to() : day;
-        List<Choice> inTime = inTime(choices);
+        List<ReplayChoice> inTime = inTime(choices);
         PlanDocument chosen = chosen(open.plan, inTime);
         Evaluated now = evaluated(open, chosen, wanted);
         Optional<LocalDate> halt = operations(now, open.span)
@@ -127,16 +128,16 @@ public final class Replays {
     }
 
     /** What came of it, against the plan as it was and against other days. */
-    public EndView end(Season season, List<Choice> choices) {
+    public EndView end(Season season, List<ReplayChoice> choices) {
         Open open = open(season);
-        List<Choice> inTime = inTime(choices);
+        List<ReplayChoice> inTime = inTime(choices);
         PlanDocument chosen = chosen(open.plan, inTime);
         LocalDate after = open.span.to().plusDays(1);
         Evaluated planned = evaluated(open, open.plan, after);
         Evaluated came = evaluated(open, chosen, after);
         List<String> ids = watched(open.span, came);
         List<Told> figures = ids.stream()
-                .map(id -> new Told(id, figure(planned, id), figure(came, id)))
+                .map(id -> new Told(id, figure(planned, id), figure(came, id), difference(planned, came, id)))
                 .toList();
         List<Judged> judged = operations(planned, open.span)
                 .map(o -> judged(open, o, inTime, chosen, came, ids))
@@ -145,7 +146,7 @@ public final class Replays {
     }
 
     private Judged judged(
-            Open open, Ask planned, List<Choice> choices, PlanDocument chosen, Evaluated came, List<String> ids) {
+            Open open, Ask planned, List<ReplayChoice> choices, PlanDocument chosen, Evaluated came, List<String> ids) {
         LocalDate done = operations(came, open.span)
                 .filter(o -> o.kind().equals(planned.kind()) && o.subject().equals(planned.subject()))
                 .map(Ask::planned)
@@ -154,7 +155,7 @@ public final class Replays {
         String rests = planned.subject().equals(open.span.coverId())
                 ? "grow/" + planned.subject() + "/mass"
                 : "grow/" + planned.subject() + "/cropMass";
-        List<Choice> known =
+        List<ReplayChoice> known =
                 choices.stream().filter(c -> !c.made().isAfter(done)).toList();
         Evaluated then = evaluated(open, chosen(open.plan, known), done);
         return new Judged(
@@ -212,6 +213,11 @@ public final class Replays {
                 .toList();
     }
 
+    private static Optional<String> difference(Evaluated a, Evaluated b, String id) {
+        return Optional.ofNullable(a.figures().get(id))
+                .flatMap(f -> Optional.ofNullable(b.figures().get(id)).map(g -> FigureDifference.of(f, g, a.units())));
+    }
+
     private static Optional<FigureView> figure(Evaluated e, String id) {
         return Optional.ofNullable(e.figures().get(id))
                 .map(f ->
@@ -250,18 +256,18 @@ public final class Replays {
                 .toList();
     }
 
-    private static boolean isDecided(Ask o, List<Choice> choices) {
+    private static boolean isDecided(Ask o, List<ReplayChoice> choices) {
         return choices.stream()
                 .anyMatch(c -> c.isOf(o.kind(), o.subject()) && c.isDone() && c.to().equals(o.planned()));
     }
 
-    private static List<Choice> inTime(List<Choice> choices) {
-        return choices.stream().sorted(Comparator.comparing(Choice::made)).toList();
+    private static List<ReplayChoice> inTime(List<ReplayChoice> choices) {
+        return choices.stream().sorted(Comparator.comparing(ReplayChoice::made)).toList();
     }
 
-    private static PlanDocument chosen(PlanDocument plan, List<Choice> choices) {
+    private static PlanDocument chosen(PlanDocument plan, List<ReplayChoice> choices) {
         PlanDocument p = plan;
-        for (Choice c : choices) {
+        for (ReplayChoice c : choices) {
             p = PlanEdit.dated(p, c.kind(), c.subject(), c.to());
             if (c.method().isPresent()) {
                 p = PlanEdit.endedBy(p, c.subject(), c.method().get());

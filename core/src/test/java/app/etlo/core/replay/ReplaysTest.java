@@ -56,11 +56,11 @@ class ReplaysTest {
         return new Replays(new Evaluator(Plans.KNOWLEDGE));
     }
 
-    private static Choice done(String day, String kind, String subject) {
-        return new Choice(LocalDate.parse(day), kind, subject, LocalDate.parse(day), Optional.empty());
+    private static ReplayChoice done(String day, String kind, String subject) {
+        return new ReplayChoice(LocalDate.parse(day), kind, subject, LocalDate.parse(day), Optional.empty());
     }
 
-    private static final List<Choice> AS_PLANNED =
+    private static final List<ReplayChoice> AS_PLANNED =
             List.of(done("2026-09-10", "sow", "v1"), done("2027-05-01", "end", "v1"), done("2027-05-12", "sow", "c2"));
 
     /** The record with every day from one on made another: warmer by ten degrees and wet. */
@@ -141,8 +141,8 @@ class ReplaysTest {
         assertThat(first.day()).isEqualTo(LocalDate.of(2026, 9, 10));
         assertThat(first.asks()).extracting(ReplayViews.Ask::what).containsExactly("sow the cover");
         // put off by a week, it asks again then
-        List<Choice> choices = new ArrayList<>(List.of(
-                new Choice(LocalDate.of(2026, 9, 10), "sow", "v1", LocalDate.of(2026, 9, 17), Optional.empty())));
+        List<ReplayChoice> choices = new ArrayList<>(List.of(
+                new ReplayChoice(LocalDate.of(2026, 9, 10), "sow", "v1", LocalDate.of(2026, 9, 17), Optional.empty())));
         DayView later = replays.day(season, LocalDate.of(2027, 8, 1), choices);
         assertThat(later.day()).isEqualTo(LocalDate.of(2026, 9, 17));
         choices.add(done("2026-09-17", "sow", "v1"));
@@ -162,7 +162,7 @@ class ReplaysTest {
     void the_end_tells_the_plan_the_choice_and_other_days_and_what_was_expected() {
         Replays replays = replays();
         Replays.Season season = season(plan(), RECORD);
-        List<Choice> choices = List.of(
+        List<ReplayChoice> choices = List.of(
                 done("2026-09-10", "sow", "v1"), done("2027-04-16", "end", "v1"), done("2027-05-12", "sow", "c2"));
         EndView end = replays.end(season, choices);
         assertThat(end.figures()).extracting(ReplayViews.Told::id).contains("grow/v1/mass", "grow/c2/water");
@@ -243,7 +243,7 @@ class ReplaysTest {
                 RECORD);
         assertThatThrownBy(() -> replays().years(undated.plan(), undated.context(), TODAY, "v1"))
                 .hasMessageContaining("when the cover is sown");
-        assertThatThrownBy(() -> new Choice(TODAY, "sow", "v1", TODAY.minusDays(1), Optional.empty()))
+        assertThatThrownBy(() -> new ReplayChoice(TODAY, "sow", "v1", TODAY.minusDays(1), Optional.empty()))
                 .hasMessageContaining("past");
     }
 }

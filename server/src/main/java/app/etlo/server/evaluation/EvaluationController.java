@@ -5,6 +5,7 @@ import app.etlo.core.plan.ClimateView;
 import app.etlo.core.plan.Evaluated;
 import app.etlo.core.plan.Evaluation;
 import app.etlo.core.plan.EvaluationWriter;
+import app.etlo.core.plan.GroundDays;
 import app.etlo.core.plan.LatestSowings;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.Refused;
@@ -99,6 +100,24 @@ class EvaluationController {
     @GetMapping("/api/fields/{fieldId}/climate")
     ClimateView climate(@PathVariable String fieldId, @RequestParam LocalDate asOf) {
         return evaluations.climate(fieldId, asOf);
+    }
+
+    record DaysRequest(PlanDocument plan, LocalDate asOf, String standId) {
+        DaysRequest {
+            if (plan == null || asOf == null || standId == null) {
+                throw new Refused("", "days of the ground need plan, asOf and standId");
+            }
+        }
+    }
+
+    /** A stand day by day, as it is simulated. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping("/api/ground/days")
+    GroundDays.DaysView days(@RequestBody DaysRequest request) {
+        return evaluations
+                .days(request.plan(), request.asOf(), request.standId())
+                .orElseThrow(() -> new NotFound("simulated stand"));
     }
 
     /** Which inputs move a simulated figure most. */

@@ -8,10 +8,16 @@ import app.etlo.core.plan.Dossier;
 import app.etlo.core.plan.Evaluated;
 import app.etlo.core.plan.Evaluator;
 import app.etlo.core.plan.FieldEntry;
+import app.etlo.core.plan.GroundDays;
 import app.etlo.core.plan.MixProposals;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.Sensitivities;
 import app.etlo.core.plan.Sensitivities.SensitivityView;
+import app.etlo.core.replay.ReplayChoice;
+import app.etlo.core.replay.ReplayViews.DayView;
+import app.etlo.core.replay.ReplayViews.EndView;
+import app.etlo.core.replay.ReplayViews.YearsView;
+import app.etlo.core.replay.Replays;
 import app.etlo.server.documents.NotFound;
 import app.etlo.server.farm.FarmStore;
 import app.etlo.server.knowledge.Corrections;
@@ -41,6 +47,7 @@ public class Evaluations {
     private final Outside outside;
     private final Corrections corrections;
     private final Reservations reservations;
+    private final Replays replays;
 
     Evaluations(
             FarmStore farms,
@@ -60,6 +67,7 @@ public class Evaluations {
         this.farms = farms;
         this.seed = seed;
         this.evaluator = evaluator;
+        this.replays = new Replays(evaluator);
         this.listEvaluator = listEvaluator;
     }
 
@@ -75,6 +83,24 @@ public class Evaluations {
     /** What moves a simulated figure most; empty where the plan has no such figure. */
     public Optional<SensitivityView> sensitivity(PlanDocument plan, LocalDate asOf, String figureId) {
         return Sensitivities.of(evaluator, plan, context(plan), asOf, figureId);
+    }
+
+    YearsView replayYears(PlanDocument plan, LocalDate asOf, String coverId) {
+        return replays.years(plan, context(plan), asOf, coverId);
+    }
+
+    DayView replayDay(
+            PlanDocument plan, LocalDate asOf, String coverId, int year, LocalDate day, List<ReplayChoice> choices) {
+        return replays.day(new Replays.Season(plan, context(plan), asOf, coverId, year), day, choices);
+    }
+
+    EndView replayEnd(PlanDocument plan, LocalDate asOf, String coverId, int year, List<ReplayChoice> choices) {
+        return replays.end(new Replays.Season(plan, context(plan), asOf, coverId, year), choices);
+    }
+
+    /** A stand of a plan day by day; empty when it is not simulated. */
+    Optional<GroundDays.DaysView> days(PlanDocument plan, LocalDate asOf, String standId) {
+        return GroundDays.of(evaluate(plan, asOf), standId);
     }
 
     public Dossier dossier(PlanDocument plan) {

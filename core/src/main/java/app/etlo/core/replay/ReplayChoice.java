@@ -13,8 +13,8 @@ import java.util.Optional;
  * @param to the day it is to be done; {@code made} itself when it was done at once
  * @param method another way of ending
  */
-public record Choice(LocalDate made, String kind, String subject, LocalDate to, Optional<String> method) {
-    public Choice {
+public record ReplayChoice(LocalDate made, String kind, String subject, LocalDate to, Optional<String> method) {
+    public ReplayChoice {
         if (made == null || kind == null || subject == null || to == null) {
             throw new Refused("/choices", "a choice needs made, kind, subject and to");
         }

@@ -1,0 +1,96 @@
+package app.etlo.server.evaluation;
+
+import app.etlo.core.plan.PlanDocument;
+import app.etlo.core.plan.Refused;
+import app.etlo.core.replay.ReplayChoice;
+import app.etlo.core.replay.ReplayViews.DayView;
+import app.etlo.core.replay.ReplayViews.EndView;
+import app.etlo.core.replay.ReplayViews.YearsView;
+import app.etlo.server.access.Access;
+import app.etlo.server.access.Access.Who;
+import app.etlo.server.limits.Limited;
+import java.time.LocalDate;
+import java.util.List;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** A season of a plan gone through in the weather of a past year. Nothing of it is kept here; the plan stays as it is. */
+@RestController
+class ReplayController {
+    /** One could ask and put off every day of the longest season. */
+    private static final int MOST_CHOICES = 1000;
+
+    private final Evaluations evaluations;
+
+    ReplayController(Evaluations evaluations) {
+        this.evaluations = evaluations;
+    }
+
+    record ReplayRequest(PlanDocument plan, LocalDate asOf, String coverId) {
+        ReplayRequest {
+            if (plan == null || asOf == null || coverId == null) {
+                throw new Refused("", "a replay needs plan, asOf and coverId");
+            }
+        }
+    }
+
+    /**
+     * @param asOf today; the record ends before its year
+     * @param day of the plan that is gone to
+     */
+    record ReplayDayRequest(
+            PlanDocument plan,
+            LocalDate asOf,
+            String coverId,
+            Integer year,
+            LocalDate day,
+            List<ReplayChoice> choices) {
+        ReplayDayRequest {
+            if (plan == null || asOf == null || coverId == null || year == null || day == null || choices == null) {
+                throw new Refused("", "a day of a replay needs plan, asOf, coverId, year, day and choices");
+            }
+            bounded(choices);
+        }
+    }
+
+    record ReplayEndRequest(
+            PlanDocument plan, LocalDate asOf, String coverId, Integer year, List<ReplayChoice> choices) {
+        ReplayEndRequest {
+            if (plan == null || asOf == null || coverId == null || year == null || choices == null) {
+                throw new Refused("", "the end of a replay needs plan, asOf, coverId, year and choices");
+            }
+            bounded(choices);
+        }
+    }
+
+    private static void bounded(List<ReplayChoice> choices) {
+        if (choices.size() > MOST_CHOICES) {
+            throw new Refused("/choices", "no more than " + MOST_CHOICES);
+        }
+    }
+
+    /** The past years that a cover's season can be gone through in. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping("/api/replays/years")
+    YearsView years(@RequestBody ReplayRequest r) {
+        return evaluations.replayYears(r.plan(), r.asOf(), r.coverId());
+    }
+
+    /** A day of it, with what could be known then. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping("/api/replays/days")
+    DayView day(@RequestBody ReplayDayRequest r) {
+        return evaluations.replayDay(r.plan(), r.asOf(), r.coverId(), r.year(), r.day(), r.choices());
+    }
+
+    /** What came of the choices, against the plan and other days. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping("/api/replays/ends")
+    EndView end(@RequestBody ReplayEndRequest r) {
+        return evaluations.replayEnd(r.plan(), r.asOf(), r.coverId(), r.year(), r.choices());
+    }
+}
