@@ -12,6 +12,7 @@ import { SignInPage } from './account/SignInPage';
 import { useSession } from './account/useSession';
 import { theme } from './app/theme';
 import { CalibrationPage } from './calibration/CalibrationPage';
+import { ComparePage } from './compare/ComparePage';
 import { FieldPage } from './bench/FieldPage';
 import { FieldsPage } from './fields/FieldsPage';
 import { PeoplePage } from './people/PeoplePage';
@@ -51,6 +52,7 @@ const router = createBrowserRouter([
       { path: '/fields', element: <FieldsPage /> },
       { path: '/fields/:fieldId', element: <FieldPage /> },
       { path: '/fields/:fieldId/past-year', element: <ReplayPage /> },
+      { path: '/fields/:fieldId/compared', element: <ComparePage /> },
       { path: '/fields/:fieldId/:step', element: <FieldPage /> },
       { path: '/weather', element: <WeatherPage /> },
       { path: '/species', element: <SpeciesPage /> },

@@ -180,6 +180,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fields/{fieldId}/compared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["compared"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fields/{fieldId}/outside": {
         parameters: {
             query?: never;
@@ -1394,6 +1410,22 @@ export interface components {
             name: string;
             section: string;
             unit?: string;
+        };
+        ComparedFigure: {
+            differences: string[];
+            figures: components["schemas"]["FigureView"][];
+            id: string;
+            label: string;
+        };
+        ComparedPlan: {
+            current: boolean;
+            evaluation: components["schemas"]["Evaluation"];
+            label: string;
+            planId: string;
+        };
+        ComparedView: {
+            figures: components["schemas"]["ComparedFigure"][];
+            plans: components["schemas"]["ComparedPlan"][];
         };
         Comparison: {
             author: string;
@@ -3188,6 +3220,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClimateView"];
+                };
+            };
+        };
+    };
+    compared: {
+        parameters: {
+            query: {
+                plan: string[];
+                asOf: string;
+            };
+            header?: never;
+            path: {
+                fieldId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparedView"];
                 };
             };
         };

@@ -7,6 +7,7 @@ import { DateField } from '../ui/DateField';
 import { FigureText } from '../ui/FigureText';
 import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
 import { QuadratFields } from './QuadratFields';
+import { TransectFields } from './TransectFields';
 
 type Cover = Schemas['CoverEntry'];
 type Check = Schemas['CheckEntry'];
@@ -39,6 +40,7 @@ export function FieldChecks({ cover }: { cover: Cover }) {
           key={c.id}
           check={c}
           us={us}
+          species={cover.mix?.components.map((m) => m.species) ?? []}
           problem={(what) => problemAt(state.problems, `${at}/${i}/${what}`)}
           said={seen.find((s) => s.id === c.id)}
           onChange={(change) => set(i, change)}
@@ -52,9 +54,19 @@ export function FieldChecks({ cover }: { cover: Cover }) {
   );
 }
 
+const STAGES = [
+  { id: 'leafy', name: 'leafy' },
+  { id: 'stems', name: 'stems' },
+  { id: 'before-bloom', name: 'before bloom' },
+  { id: 'in-bloom', name: 'in bloom' },
+  { id: 'seed-set', name: 'seed set' },
+  { id: 'ripe', name: 'ripe' },
+];
+
 function Row({
   check,
   us,
+  species,
   problem,
   said,
   onChange,
@@ -62,16 +74,26 @@ function Row({
 }: {
   check: Check;
   us: boolean;
+  species: string[];
   problem: (what: string) => string | undefined;
   said?: Schemas['CheckView'];
   onChange: (change: Partial<Check>) => void;
   onRemove: () => void;
 }) {
+  const { knowledge } = useOpenPlan();
   const day = spokenDate(check.on);
+  const named = (id: string) => knowledge.species.find((k) => k.id === id)?.name ?? id;
   return (
     <div className="mt-2 border-l-2 border-rule pl-3">
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <DateField label="Seen on" value={check.on} onChange={(d) => d && onChange({ on: d })} />
+        <SelectField
+          label="Looked at"
+          value={check.species ?? ''}
+          empty="the whole cover"
+          options={species.map((id) => ({ id, name: `${named(id)} alone` }))}
+          onChange={(v) => onChange({ species: v || undefined })}
+        />
         <NumberField
           label="Ground cover seen"
           value={check.coverPercent}
@@ -93,6 +115,13 @@ function Row({
           units={us ? ['in', 'cm'] : ['cm', 'in']}
           onChange={(v) => onChange({ height: v })}
           problem={problem('height')}
+        />
+        <SelectField
+          label="Stage"
+          value={check.stage ?? ''}
+          empty="not looked"
+          options={STAGES}
+          onChange={(v) => onChange({ stage: (v || undefined) as Check['stage'] })}
         />
         <SelectField
           label="Nodules"
@@ -125,6 +154,13 @@ function Row({
           }}
           problem={(what) => problem(`quadrat/${what}`)}
           onChange={(quadrat) => onChange({ quadrat })}
+        />
+      </div>
+      <div className="mt-1 flex flex-wrap items-end gap-x-4 gap-y-2">
+        <TransectFields
+          value={check.transect}
+          problem={problem}
+          onChange={(transect) => onChange({ transect })}
         />
       </div>
       <p className="mt-1 text-[13.5px]" role="status">

@@ -1,10 +1,70 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useNavigate } from 'react-router';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
 
 import { useSession } from '../account/useSession';
 import { api, taken } from '../api/client';
 import { SelectField } from '../ui/inputs';
+import { Panel } from '../ui/Panel';
 import { useOpenPlan } from './context';
+
+/** Makes another plan of the field out of the one in hand, to change and to compare. */
+function NewCopy({ made }: { made: (planId: string) => void }) {
+  const { session } = useOpenPlan();
+  const [open, setOpen] = useState(false);
+  const [label, setLabel] = useState('');
+  const copy = useMutation({
+    mutationFn: () => session.copied(label.trim()),
+    onSuccess: (id) => {
+      setOpen(false);
+      setLabel('');
+      made(id);
+    },
+  });
+  return (
+    <Panel
+      title="Copy this plan"
+      open={open}
+      onOpenChange={setOpen}
+      trigger={
+        <button type="button" className="link">
+          copy this plan
+        </button>
+      }
+    >
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          if (label.trim()) copy.mutate();
+        }}
+      >
+        <p className="mb-2 text-[13.5px]">
+          The copy stands beside this plan. Change it, then set both against each other.
+        </p>
+        <label htmlFor="copy-label" className="block text-[13px] text-ink2">
+          What is tried in it
+        </label>
+        <input
+          id="copy-label"
+          className="w-full"
+          value={label}
+          maxLength={120}
+          required
+          placeholder="ended two weeks later"
+          onChange={(e) => setLabel(e.target.value)}
+        />
+        {copy.error && (
+          <p role="alert" className="mt-1 text-hand">
+            No copy was made: {copy.error.message}
+          </p>
+        )}
+        <button type="submit" className="btn btn-main mt-3" disabled={copy.isPending}>
+          Make the copy
+        </button>
+      </form>
+    </Panel>
+  );
+}
 
 /** The plans of the field, where it has more than one: its own, and the copies beside it. */
 export function Copies() {
@@ -35,19 +95,33 @@ export function Copies() {
     onSuccess: () => open(),
   });
   const failed = make.error ?? remove.error;
-  if ((plans.data?.length ?? 0) < 2) return null;
+  const several = (plans.data?.length ?? 0) > 1;
+  const compare = [plans.data?.find((p) => p.current)?.id ?? '', state.plan.id];
   return (
     <span className="flex flex-wrap items-center gap-3 text-[13.5px]">
-      <SelectField
-        hideLabel
-        label="Plan"
-        value={state.plan.id}
-        onChange={(id) => void open(plans.data?.find((p) => p.id === id)?.current ? undefined : id)}
-        options={(plans.data ?? []).map((p) => ({
-          id: p.id,
-          name: p.current ? 'the field’s own plan' : `copy: ${p.label}`,
-        }))}
-      />
+      {several && (
+        <>
+          <SelectField
+            hideLabel
+            label="Plan"
+            value={state.plan.id}
+            onChange={(id) =>
+              void open(plans.data?.find((p) => p.id === id)?.current ? undefined : id)
+            }
+            options={(plans.data ?? []).map((p) => ({
+              id: p.id,
+              name: p.current ? 'the field’s own plan' : `copy: ${p.label}`,
+            }))}
+          />
+          <Link
+            className="link"
+            to={`/fields/${field.id}/compared${state.current ? '' : `?${compare.map((id) => `plan=${id}`).join('&')}`}`}
+          >
+            compare
+          </Link>
+        </>
+      )}
+      <NewCopy made={(id) => void open(id)} />
       {!state.current && (
         <>
           <button type="button" className="link" onClick={() => make.mutate()}>

@@ -144,20 +144,27 @@ export class PlanSession {
     );
   };
 
-  /** After a conflict: keeps this page's plan as a copy beside the field's own, and gives its id. */
-  readonly keepCopy = async (label: string): Promise<string | undefined> => {
+  /** Makes a copy of the plan as it is on this page beside the field's own, and gives its id. */
+  readonly copied = async (label: string): Promise<string> => {
     const { plan } = this.state;
     const id = `plan-${crypto.randomUUID()}`;
+    taken(
+      await api.POST('/api/fields/{fieldId}/plans', {
+        params: {
+          path: { fieldId: plan.fieldId },
+          header: { 'X-Request-Id': crypto.randomUUID() },
+        },
+        body: { label, plan: { ...plan, id } },
+      }),
+    );
+    return id;
+  };
+
+  /** After a conflict: keeps this page's plan as a copy, takes what was saved meanwhile, and gives the copy's id. */
+  readonly keepCopy = async (label: string): Promise<string | undefined> => {
+    let id: string;
     try {
-      taken(
-        await api.POST('/api/fields/{fieldId}/plans', {
-          params: {
-            path: { fieldId: plan.fieldId },
-            header: { 'X-Request-Id': crypto.randomUUID() },
-          },
-          body: { label, plan: { ...plan, id } },
-        }),
-      );
+      id = await this.copied(label);
     } catch (e) {
       this.failed(e);
       return undefined;

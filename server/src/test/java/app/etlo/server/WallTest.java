@@ -145,7 +145,9 @@ class WallTest {
                                 ? "?base=1"
                                 : path.equals("/api/fields") || path.endsWith("/climate")
                                         ? "?asOf=2026-06-01"
-                                        : path.endsWith("{weatherId}") ? "?asOf=2026-06-01&units=metric" : "");
+                                        : path.endsWith("{weatherId}")
+                                                ? "?asOf=2026-06-01&units=metric"
+                                                : path.endsWith("/compared") ? "?asOf=2026-06-01&plan=p1" : "");
     }
 
     private static String weather(Browser owner) {

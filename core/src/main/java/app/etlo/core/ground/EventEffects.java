@@ -3,6 +3,7 @@ package app.etlo.core.ground;
 /** What the events of a day do to the state. */
 final class EventEffects {
     private static final double FLOWERING = 1;
+    private static final double RIPE = 2;
     /** Dung of grazed matter that stays as residue. */
     private static final double DUNG_SHARE = 0.3;
 
@@ -112,6 +113,7 @@ final class EventEffects {
         s.sownM2[p] *= e.standFactor();
         s.books.correctedN += n;
         s.fixing[p] = e.fixing();
+        s.stage[p] = Math.max(0, Math.min(RIPE, s.stage[p] + e.stageChange()));
         s.peakMass[p] = s.mass[p];
         s.peakNitrogen[p] = s.nitrogen[p];
     }

@@ -129,8 +129,10 @@ public sealed interface GroundEvent {
      * @param massFactor on dry tops, leaves and nitrogen
      * @param standFactor on the number of plants
      * @param fixing share of its fixation that works from now on, 0 to 1
+     * @param stageChange added to its stage, which stays between 0 and 2
      */
-    record Observe(int day, String key, int plant, double massFactor, double standFactor, double fixing)
+    record Observe(
+            int day, String key, int plant, double massFactor, double standFactor, double fixing, double stageChange)
             implements GroundEvent {
         @Override
         public int rank() {

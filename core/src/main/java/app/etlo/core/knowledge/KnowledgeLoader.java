@@ -348,6 +348,7 @@ public final class KnowledgeLoader {
                 r.number("vineM", 0, 3),
                 r.number("coverM2G", 0.0005, 0.02),
                 r.oneOf("warm", List.of("yes", "no")).equals("yes"),
+                r.text("source").equals("growthtuned"),
                 source(r));
     }
 

@@ -27,6 +27,7 @@ import java.util.Optional;
  * @param fixesMostGG nitrogen fixed for each gram of new mass, at most
  * @param topsShareEarly share of new mass that stays above ground before stems
  * @param coverM2G ground covered by a gram of flat residue
+ * @param tuned whether its numbers were tuned on checks of plausibility with its model; the others are derived
  */
 public record PlantKind(
         String id,
@@ -67,4 +68,5 @@ public record PlantKind(
         double vineM,
         double coverM2G,
         boolean warm,
+        boolean tuned,
         Source source) {}

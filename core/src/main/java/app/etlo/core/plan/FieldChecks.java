@@ -7,6 +7,7 @@ import app.etlo.core.ground.WeighedForecast;
 import app.etlo.core.plan.PlanDocument.CheckEntry;
 import app.etlo.core.plan.PlanDocument.CoverEntry;
 import app.etlo.core.plan.PlanDocument.QuadratEntry;
+import app.etlo.core.plan.PlanDocument.TransectEntry;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.termination.Quadrat;
@@ -25,6 +26,9 @@ final class FieldChecks {
     private static final double ERROR_OF_ONE_CUT = 0.3;
     private static final double ERROR_OF_COUNT = 0.15;
     private static final double ERROR_OF_COVER = 0.15;
+    /** A line is read no finer, and living leaves are no mulch. */
+    private static final double LEAST_ERROR_OF_LINES = 0.02;
+
     /** A count tells of the mass only while plants do not yet stand in each other's way. */
     private static final double OPEN_COVER = 0.5;
 
@@ -40,7 +44,9 @@ final class FieldChecks {
      *
      * @param massFactor on dry tops, leaves and nitrogen from its day on
      * @param fixing share of fixation that works
-     * @param errorLeft of the model after it, as a share of the middle
+     * @param errorLeft of the model after it for the whole cover, as a share of the middle
+     * @param species that it acts on; all of the cover when empty
+     * @param stageChange added to the stage of that species
      */
     record Seen(
             String coverId,
@@ -50,6 +56,8 @@ final class FieldChecks {
             double standFactor,
             double fixing,
             double errorLeft,
+            Optional<String> species,
+            double stageChange,
             String said,
             List<Figure> figures) {
         Optional<String> figureId() {
@@ -86,7 +94,12 @@ final class FieldChecks {
     /** A check against the forecast; empty where nothing of the cover is forecast to stand on its day. */
     static Optional<Seen> seen(Check check, PlanGround ground) {
         CheckEntry c = check.entry();
-        List<Integer> plants = ground.plants(check.coverId());
+        List<Integer> all = ground.plants(check.coverId());
+        List<Integer> plants = c.species()
+                .map(id -> ground.has(check.coverId(), id)
+                        ? List.of(ground.plant(check.coverId(), id))
+                        : List.<Integer>of())
+                .orElse(all);
         int record = ground.course().recordOf(Math.max(0, ground.day(c.on())));
         if (plants.isEmpty() || ground.day(c.on()) <= 0) {
             return Optional.empty();
@@ -96,7 +109,9 @@ final class FieldChecks {
         if (mass <= 0) {
             return Optional.empty();
         }
-        return Optional.of(new Weighing(check, ground, plants, record, mass).seen());
+        double whole = GroundCourse.band(ground.course().sum(record, all, OfPlant.MASS_KG_HA))
+                .middle();
+        return Optional.of(new Weighing(check, ground, plants, record, mass, Math.min(1, mass / whole)).seen());
     }
 
     /** One check being weighed. */
@@ -107,13 +122,18 @@ final class FieldChecks {
         private final List<Integer> plants;
         private final int record;
         private final double massKgHa;
+        /** Of the cover's mass that was looked at. */
+        private final double share;
+
         private final List<Figure> figures = new ArrayList<>();
         private final List<String> said = new ArrayList<>();
         private double massFactor = 1;
         private double standFactor = 1;
         private double errorLeft = ModelError.OF_MASS;
+        private double stageChange;
 
-        Weighing(Check check, PlanGround ground, List<Integer> plants, int record, double massKgHa) {
+        Weighing(Check check, PlanGround ground, List<Integer> plants, int record, double massKgHa, double share) {
+            this.share = share;
             this.id = "grow/" + check.coverId() + "/check/" + check.entry().id();
             this.check = check;
             this.ground = ground;
@@ -127,9 +147,12 @@ final class FieldChecks {
             c.plants().ifPresent(q -> count(q.in(Unit.PER_M2)));
             if (c.quadrat().isPresent()) {
                 cut(c.quadrat().get());
+            } else if (c.transect().isPresent()) {
+                transect(c.transect().get());
             } else {
-                c.coverPercent().ifPresent(this::cover);
+                c.coverPercent().ifPresent(v -> cover(v / 100, Optional.empty()));
             }
+            c.stage().ifPresent(this::stage);
             c.height()
                     .ifPresent(q -> said.add("height " + Math.round(q.in(Unit.CENTIMETRE)) + " cm, forecast "
                             + Math.round(100 * tallestM()) + " cm"));
@@ -156,7 +179,10 @@ final class FieldChecks {
                     massFactor,
                     standFactor,
                     fixing,
-                    errorLeft,
+                    // the rest of the mix is as unsure as it was, and errs alike
+                    share * errorLeft + (1 - share) * ModelError.OF_MASS,
+                    c.species(),
+                    stageChange,
                     said.isEmpty() ? "nothing measured yet" : String.join("; ", said),
                     figures);
         }
@@ -180,18 +206,49 @@ final class FieldChecks {
                     + Shown.text(massFactor, Unit.FRACTION));
         }
 
-        private void cover(double percent) {
+        /** Lines of beads: their mean, and the error from their spread or, of a single line, from the number of beads. */
+        private void transect(TransectEntry t) {
+            Figure seen = LineTransect.cover(id + "/transect", t.points(), t.hits());
+            figures.add(seen);
+            double share = seen.middle() / 100;
+            double error = (seen.value().high() - seen.middle()) / 100;
+            cover(share, Optional.of(Math.max(LEAST_ERROR_OF_LINES, error)));
+        }
+
+        /**
+         * @param error of the share, one standard deviation; by eye when empty
+         */
+        private void cover(double share, Optional<Double> error) {
             double forecast = coverShare();
-            double seen = Math.min(0.98, percent / 100);
+            double seen = Math.min(0.98, share);
+            String both = Math.round(100 * share) + " % cover seen, " + Math.round(100 * forecast) + " % forecast";
             if (forecast <= 0.01 || forecast >= 0.98 || seen <= 0) {
-                said.add(Math.round(percent) + " % cover seen, " + Math.round(100 * forecast) + " % forecast");
+                said.add(both);
                 return;
             }
             // leaf area by cover, and mass with it: the extinction is the same on both sides
             double ratio = Math.log(1 - seen) / Math.log(1 - forecast);
-            weigh("leaves, by cover", Unit.FRACTION, 1, ratio, ERROR_OF_COVER * Math.max(1, ratio), 1, true);
-            said.add(Math.round(percent) + " % cover seen, " + Math.round(100 * forecast)
-                    + " % forecast: from here on × " + Shown.text(massFactor, Unit.FRACTION));
+            double ofRatio = error.map(e -> e / ((1 - seen) * -Math.log(1 - forecast)))
+                    .orElse(ERROR_OF_COVER * Math.max(1, ratio));
+            weigh("leaves, by cover", Unit.FRACTION, 1, ratio, ofRatio, 1, true);
+            said.add(both + ": from here on × " + Shown.text(massFactor, Unit.FRACTION));
+        }
+
+        /** The stage of one species: the middle of what its word spans, weighed against the forecast. */
+        private void stage(String word) {
+            SeenStage seen = SeenStage.of(word);
+            if (plants.size() != 1) {
+                said.add(seen.words() + ": say of which species, then its pace is corrected");
+                return;
+            }
+            double forecast = ground.band(record, plants.get(0), OfPlant.STAGE).middle();
+            Figure moved = SeenStage.change(id + "/stage", forecast, seen);
+            figures.add(moved);
+            stageChange = moved.middle();
+            said.add(seen.words() + ", forecast " + SeenStage.at(forecast).words()
+                    + (Math.abs(stageChange) < 0.01
+                            ? ": its pace stays"
+                            : stageChange > 0 ? ": it is farther on" : ": it is behind"));
         }
 
         private void count(double plantsM2) {

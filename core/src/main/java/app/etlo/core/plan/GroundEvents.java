@@ -130,17 +130,19 @@ final class GroundEvents {
                 soil, plants, events.stream().filter(e -> e.day() >= 0).toList());
     }
 
-    /** A field check acts on every plant of its cover on its day. */
+    /** A field check acts on its day on every plant of its cover, or on the one that was looked at. */
     void observe(FieldChecks.Seen seen) {
         standings.stream()
                 .filter(s -> s.standId().equals(seen.coverId()))
+                .filter(s -> seen.species().map(s.plantId()::equals).orElse(true))
                 .forEach(s -> events.add(new GroundEvent.Observe(
                         day(seen.on()),
                         seen.coverId() + "/" + seen.id() + "/" + s.plantId(),
                         s.index(),
                         seen.massFactor(),
                         seen.standFactor(),
-                        seen.fixing())));
+                        seen.fixing(),
+                        seen.stageChange())));
     }
 
     List<Standing> standings() {

@@ -5,6 +5,8 @@ import app.etlo.core.ground.GroundCourse;
 import app.etlo.core.ground.GroundCourse.OfGround;
 import app.etlo.core.ground.GroundCourse.OfPlant;
 import app.etlo.core.ground.ModelError;
+import app.etlo.core.knowledge.Species;
+import app.etlo.core.mix.Component;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
@@ -19,9 +21,11 @@ import java.time.Month;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** Figures of the simulated ground: what a cover holds when it ends, what a crop finds when it is planted, and the whole rotation. */
@@ -74,7 +78,10 @@ final class GroundFigures {
         Optional<LocalDate> end =
                 c.end().map(Termination::date).or(() -> c.next().flatMap(CropInTime::planted));
         List<Integer> plants = ground.plants(c.id());
-        if (end.isEmpty() || plants.isEmpty() || !covered(end.get())) {
+        boolean sownInTime = c.sown()
+                .map(d -> ground.day(d) >= 0 && ground.day(d) < ground.day(end.orElse(d)))
+                .orElse(false);
+        if (end.isEmpty() || plants.isEmpty() || !sownInTime || !covered(end.get())) {
             return;
         }
         int record = ground.before(end.get());
@@ -83,16 +90,8 @@ final class GroundFigures {
         double[] nitrogen = ground.course().sum(record, plants, OfPlant.NITROGEN_KG_HA);
         Band massBand = GroundCourse.band(mass);
         int year = nearest(mass, massBand.middle());
+        keep.accept(tops(c, id + "/mass", plants, record, mass, year));
         if (mass[year] > 0) {
-            Figure tops = banded(
-                    SIMPLE.figure(
-                            id + "/mass",
-                            "Dry tops that stand when it ends",
-                            Unit.T_PER_HA,
-                            input("value", "Dry tops that stand", mass[year] / 1000, Unit.T_PER_HA)),
-                    ModelError.widen(around(mass, mass[year]), errorOfMass.applyAsDouble(c.id()))
-                            .map(v -> v / 1000));
-            keep.accept(tops);
             keep.accept(CN.figure(
                     id + "/cn",
                     "C:N of what stands when it ends",
@@ -123,6 +122,25 @@ final class GroundFigures {
                 ground.course().ground(after, OfGround.RESIDUE_COVER),
                 100,
                 ERROR_OF_GROUND));
+    }
+
+    /** What stands when it ends, species by species in the middle year; nothing where winter took it whole. */
+    private Figure tops(Situation.Cover c, String figureId, List<Integer> plants, int record, double[] mass, int year) {
+        Map<String, String> names = c.components().stream()
+                .map(Component::species)
+                .collect(Collectors.toMap(Species::id, Species::name, (a, b) -> a));
+        List<Input> parts = new ArrayList<>();
+        for (int i = 0; i < plants.size(); i++) {
+            String id = ground.plantId(plants.get(i));
+            double kgHa = ground.course().plant(record, plants.get(i), OfPlant.MASS_KG_HA, year);
+            parts.add(input("s" + (i + 1), names.getOrDefault(id, id), kgHa / 1000, Unit.T_PER_HA));
+        }
+        Figure f = Formula.sum("Dry tops of all species", parts.size())
+                .figure(figureId, "Dry tops that stand when it ends", Unit.T_PER_HA, parts);
+        return banded(
+                f,
+                ModelError.widen(around(mass, mass[year]), errorOfMass.applyAsDouble(c.id()))
+                        .map(v -> v / 1000));
     }
 
     private void crop(CropInTime c) {

@@ -108,6 +108,13 @@ final class PlanCheck {
             c.quadrat().ifPresent(q -> quadrat(q, here + "/quadrat"));
             measures(c.plants(), here + "/plants", Dimension.COUNT_PER_AREA);
             measures(c.height(), here + "/height", Dimension.LENGTH);
+            c.transect().ifPresent(t -> {
+                for (int k = 0; k < t.hits().size(); k++) {
+                    if (t.hits().get(k) > t.points()) {
+                        problem(here + "/transect/hits/" + k, "more beads hit than a line has");
+                    }
+                }
+            });
         }
     }
 

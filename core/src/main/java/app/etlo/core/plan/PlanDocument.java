@@ -78,6 +78,9 @@ public record PlanDocument(
      * @param height of the tallest
      * @param coverPercent of the ground by living leaves, seen from above
      * @param nodules pink, few or none, on the legumes
+     * @param species that alone was looked at; the whole cover when absent
+     * @param stage as its word; it counts for one species
+     * @param transect beads on lines laid over the ground, instead of a cover judged by eye
      */
     public record CheckEntry(
             String id,
@@ -86,7 +89,20 @@ public record PlanDocument(
             Optional<Quantity> plants,
             Optional<Quantity> height,
             Optional<Double> coverPercent,
-            Optional<String> nodules) {}
+            Optional<String> nodules,
+            Optional<String> species,
+            Optional<String> stage,
+            Optional<TransectEntry> transect) {}
+
+    /**
+     * @param points beads or marks on a line
+     * @param hits of them that lie over a living leaf, line by line
+     */
+    public record TransectEntry(int points, List<Integer> hits) {
+        public TransectEntry {
+            hits = List.copyOf(hits);
+        }
+    }
 
     /** A mix that is weighed against the cover's own. */
     public record AlternativeEntry(String id, String name, MixEntry mix) {}

@@ -107,6 +107,10 @@ public final class PlanGround {
         return course.recordOf(day(date) - 1);
     }
 
+    List<Standing> standings() {
+        return standings;
+    }
+
     List<Standing> of(String standId) {
         return standings.stream().filter(s -> s.standId().equals(standId)).toList();
     }
@@ -130,6 +134,11 @@ public final class PlanGround {
                 .mapToInt(Standing::index)
                 .findFirst()
                 .orElseThrow();
+    }
+
+    /** The species or crop that a place among the plants stands for. */
+    String plantId(int plant) {
+        return standings.get(plant).plantId();
     }
 
     List<Integer> plants(String standId) {

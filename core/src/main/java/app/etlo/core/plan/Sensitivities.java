@@ -1,6 +1,8 @@
 package app.etlo.core.plan;
 
 import app.etlo.core.ground.GroundVariation;
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.PlantKind;
 import app.etlo.core.plan.Evaluation.FigureView;
 import app.etlo.core.plan.PlanDocument.OperationEntry;
 import app.etlo.core.quantity.Shown;
@@ -28,11 +30,17 @@ public final class Sensitivities {
     private static final double SURE = 0.5;
 
     private static final double FAIR = 1.2;
+    private static final String DERIVED =
+            "; most of what grows does so by numbers derived from other species and tuned on nothing, so one class less";
+
     private static final int SHIFT_DAYS = 7;
 
     private Sensitivities() {}
 
-    /** How far a figure can be relied on. */
+    /**
+     * How far a figure can be relied on: by the width of its band, which holds the spread of the weather years and the stated error of
+     * the model, and one class less where most of what grows does so by numbers that Etlo derived and tuned on nothing.
+     */
     public enum Sure {
         SURE("sure", "the band is under half of the middle"),
         FAIR("fair", "the band is between a half and 1.2 times the middle"),
@@ -49,6 +57,10 @@ public final class Sensitivities {
         @com.fasterxml.jackson.annotation.JsonValue
         public String id() {
             return id;
+        }
+
+        private Sure less() {
+            return this == SURE ? FAIR : ROUGH;
         }
     }
 
@@ -127,11 +139,13 @@ public final class Sensitivities {
                                         shown))))
                 .ifPresent(moves::add);
         moves.sort(Comparator.comparingDouble((Move m) -> -Math.abs(m.high() - m.low())));
-        Sure sure = sure(figure);
+        Sure width = sure(figure);
+        boolean derived = restsOnDerived(usual, figureId);
+        Sure sure = derived ? width.less() : width;
         return Optional.of(new SensitivityView(
                 EvaluationWriter.figure(figure, usual.units(), context.farm().currency()),
                 sure,
-                sure.words,
+                derived ? width.words + DERIVED : width.words,
                 SPANS.text(),
                 moves));
     }
@@ -139,6 +153,28 @@ public final class Sensitivities {
     private static Sure sure(Figure f) {
         double width = (f.value().high() - f.value().low()) / Math.max(1e-9, Math.abs(f.middle()));
         return width <= SURE ? Sure.SURE : width <= FAIR ? Sure.FAIR : Sure.ROUGH;
+    }
+
+    /** Whether over half of the plants of a stand, or of all stands for the whole rotation, are of kinds or species not tuned on. */
+    private static boolean restsOnDerived(Evaluated e, String figureId) {
+        PlanGround ground = e.ground().orElseThrow();
+        List<String> of = cover(figureId).filter(id -> !ground.plants(id).isEmpty()).stream()
+                .toList();
+        List<GroundEvents.Standing> plants = ground.standings().stream()
+                .filter(s -> of.isEmpty() || of.contains(s.standId()))
+                .toList();
+        long tuned =
+                plants.stream().filter(s -> isTuned(e.knowledge(), s.plantId())).count();
+        return 2 * tuned < plants.size();
+    }
+
+    /** A crop, or a species, that a tuned kind was tuned on. */
+    private static boolean isTuned(Knowledge k, String plantId) {
+        if (k.species().find(plantId).isPresent()) {
+            PlantKind kind = k.plantKinds().species(plantId);
+            return kind.tuned() && kind.model().equals(Optional.of(plantId));
+        }
+        return k.plantKinds().crop(plantId).tuned();
     }
 
     private static Optional<Move> move(

@@ -56,7 +56,13 @@ class GroundLawsTest {
                         case 3 -> new GroundEvent.Graze(day, key, r.nextDouble(), r.nextDouble());
                         case 4 ->
                             new GroundEvent.Observe(
-                                    day, key, 0, 0.5 + r.nextDouble(), 0.5 + r.nextDouble(), r.nextDouble());
+                                    day,
+                                    key,
+                                    0,
+                                    0.5 + r.nextDouble(),
+                                    0.5 + r.nextDouble(),
+                                    r.nextDouble(),
+                                    r.nextDouble() - 0.5);
                         default ->
                             new GroundEvent.Terminate(
                                     day,

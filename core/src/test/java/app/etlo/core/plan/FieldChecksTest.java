@@ -96,4 +96,76 @@ class FieldChecksTest {
                         evaluated("{\"id\":\"k1\",\"on\":\"2028-04-15\",\"height\":{\"value\":40,\"unit\":\"kg\"}}"))
                 .hasMessageContaining("/covers/0/checks/0/height/unit");
     }
+
+    private static Evaluated.CoverResult cover(Evaluated e) {
+        return e.covers().get(0);
+    }
+
+    private static double mass(Evaluated e, String species) {
+        return e.figures().get("mix/v1/" + species + "/mass").middle();
+    }
+
+    /** The vetch alone was counted thin: the rye is not thinned with it. */
+    @Test
+    void a_check_of_one_species_acts_on_that_one_alone() {
+        Evaluated before = evaluated("");
+        Evaluated thin = evaluated(
+                "{\"id\":\"k1\",\"on\":\"2027-09-12\",\"species\":\"hairy-vetch\",\"plants\":{\"value\":2,\"unit\":\"/m2\"}}");
+        assertThat(mass(thin, "hairy-vetch")).isLessThan(0.8 * mass(before, "hairy-vetch"));
+        assertThat(mass(thin, "cereal-rye")).isGreaterThanOrEqualTo(mass(before, "cereal-rye"));
+        // what was not looked at is as unsure as before
+        assertThat(cover(thin).checks().get(0).errorLeft())
+                .isGreaterThan(cover(evaluated("{\"id\":\"k1\",\"on\":\"2028-04-15\"," + cuts(6, 500) + "}"))
+                        .checks()
+                        .get(0)
+                        .errorLeft());
+        assertThat(cover(evaluated("{\"id\":\"k1\",\"on\":\"2027-09-12\",\"species\":\"spring-oats\","
+                                + "\"plants\":{\"value\":2,\"unit\":\"/m2\"}}"))
+                        .checks())
+                .isEmpty();
+    }
+
+    /** One line of 100 beads is good to 5 points at 50 % (the usual word of guides); more lines by their spread. */
+    @Test
+    void a_line_transect_tells_its_error() {
+        assertThat(LineTransect.standardError(100, List.of(50), 50)).isEqualTo(5);
+        assertThat(LineTransect.standardError(100, List.of(30, 50, 70), 50))
+                .isCloseTo(20 / Math.sqrt(3), org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(LineTransect.cover("t", 100, List.of(30, 50, 70)).middle())
+                .isCloseTo(50, org.assertj.core.api.Assertions.within(1e-9));
+        Evaluated sure =
+                evaluated("{\"id\":\"k1\",\"on\":\"2027-09-20\",\"transect\":{\"points\":100,\"hits\":[9,11,10,10]}}");
+        Evaluated eye = evaluated("{\"id\":\"k1\",\"on\":\"2027-09-20\",\"coverPercent\":10}");
+        assertThat(cover(sure).checks().get(0).said()).startsWith("10 % cover seen");
+        assertThat(cover(sure).checks().get(0).errorLeft())
+                .isLessThan(cover(eye).checks().get(0).errorLeft());
+        assertThatThrownBy(() -> evaluated(
+                        "{\"id\":\"k1\",\"on\":\"2027-09-20\",\"transect\":{\"points\":50,\"hits\":[40,60]}}"))
+                .hasMessageContaining("/covers/0/checks/0/transect/hits/1");
+    }
+
+    @Test
+    void a_stage_seen_earlier_than_forecast_sets_its_species_forward() {
+        String rye = "{\"id\":\"k1\",\"on\":\"2028-04-10\",\"species\":\"cereal-rye\",\"stage\":\"%s\"}";
+        var early = cover(evaluated(rye.formatted("in-bloom"))).checks().get(0);
+        assertThat(early.stageChange()).isPositive();
+        assertThat(early.said()).contains("in bloom, forecast ").endsWith("it is farther on");
+        // of a mix it is said of which species
+        var mix = cover(evaluated("{\"id\":\"k1\",\"on\":\"2028-04-10\",\"stage\":\"leafy\"}"))
+                .checks()
+                .get(0);
+        assertThat(mix.stageChange()).isZero();
+        assertThat(mix.said()).contains("say of which species");
+    }
+
+    /** Where the stage seen is the stage forecast, nothing moves; else it ends between both. */
+    @Test
+    void a_stage_is_weighed_between_what_was_forecast_and_what_was_seen() {
+        assertThat(SeenStage.change("s", 0.6, SeenStage.STEMS).middle()).isZero();
+        double moved = 0.6 + SeenStage.change("s", 0.6, SeenStage.IN_BLOOM).middle();
+        assertThat(moved).isBetween(0.8, 1.0);
+        assertThat(SeenStage.change("s", 0.9, SeenStage.LEAFY).middle()).isBetween(-0.45, -0.2);
+        assertThat(SeenStage.at(1.4)).isEqualTo(SeenStage.SEED_SET);
+        assertThat(SeenStage.at(2)).isEqualTo(SeenStage.RIPE);
+    }
 }

@@ -128,4 +128,20 @@ class PlanGroundTest {
         assertThat(e.ground()).isEmpty();
         assertThat(e.figures()).doesNotContainKey("grow/lowestCover");
     }
+
+    /** A cover that every winter takes says that nothing stands, species by species. */
+    @Test
+    void a_cover_that_winter_takes_whole_says_that_nothing_stands() {
+        Evaluated e = evaluated(FieldPlans.of()
+                .crop("winter-wheat", "2026-10-01", "2027-07-20")
+                .crop("grain-corn", "2028-05-10", "2028-10-15")
+                .coverWithAims("v1", "before", "c2", List.of("mulch"), "buckwheat")
+                .operation("sow", "v1", "2027-08-01", "\"method\":\"drilled\"")
+                .operation("end", "v1", "2028-04-20", "\"method\":\"winterkill\""));
+        assertThat(e.figures().get("grow/v1/mass").middle()).isZero();
+        assertThat(e.figures().get("grow/v1/mass").working().inputs())
+                .singleElement()
+                .satisfies(i -> assertThat(i.label()).isEqualTo("Buckwheat"));
+        assertThat(e.figures()).doesNotContainKeys("grow/v1/cn", "grow/v1/nitrogen");
+    }
 }

@@ -59,4 +59,29 @@ class SensitivitiesTest {
         assertThat(of("field/area")).isEmpty();
         assertThat(of("grow/nothing/mass")).isEmpty();
     }
+
+    /** The same width of band is told as less sure where the numbers of the plants were derived and tuned on nothing. */
+    @Test
+    void how_sure_looks_at_where_the_numbers_of_the_plants_come_from() {
+        String plan = FieldPlans.of()
+                .crop("winter-wheat", "2026-10-01", "2027-07-20")
+                .crop("grain-corn", "2028-05-10", "2028-10-15")
+                .coverWithAims("v1", "before", "c2", List.of("mulch"), "winter-triticale")
+                .operation("sow", "v1", "2027-08-25", "\"method\":\"drilled\"")
+                .operation("end", "v1", "2028-05-08", "\"method\":\"burndown\"")
+                .text();
+        Dossier derived = Plans.read(plan);
+        Dossier tuned = Plans.read(plan.replace("winter-triticale", "cereal-rye"));
+        Evaluator evaluator = new Evaluator(Plans.KNOWLEDGE);
+        SensitivityView less = Sensitivities.of(
+                        evaluator, derived.plan(), derived.context(), FieldPlans.AS_OF, "grow/v1/mass")
+                .orElseThrow();
+        SensitivityView more = Sensitivities.of(
+                        evaluator, tuned.plan(), tuned.context(), FieldPlans.AS_OF, "grow/v1/mass")
+                .orElseThrow();
+        assertThat(less.because()).contains("tuned on nothing");
+        assertThat(more.because()).doesNotContain("tuned on nothing");
+        assertThat(more.sure()).isEqualTo(Sensitivities.Sure.FAIR);
+        assertThat(less.sure()).isEqualTo(Sensitivities.Sure.ROUGH);
+    }
 }

@@ -1,0 +1,79 @@
+import { useId, useState } from 'react';
+
+import type { Schemas } from '../api/client';
+import { NumberField } from '../ui/inputs';
+
+type Transect = Schemas['TransectEntry'];
+
+const USUAL_POINTS = 100;
+const MOST_LINES = 40;
+
+/** Hits by line as they are typed: whole numbers with spaces or commas between them. */
+export function hitsOf(text: string): number[] | undefined {
+  const words = text.split(/[\s,;]+/).filter(Boolean);
+  if (words.some((w) => !/^\d{1,4}$/.test(w)) || words.length > MOST_LINES) return undefined;
+  return words.map(Number);
+}
+
+/** Beads on lines laid over the rows, instead of a cover judged by eye. */
+export function TransectFields({
+  value,
+  problem,
+  onChange,
+}: {
+  value?: Transect;
+  problem: (what: string) => string | undefined;
+  onChange: (t: Transect | undefined) => void;
+}) {
+  const id = useId();
+  const [text, setText] = useState(() => value?.hits.join(' ') ?? '');
+  const [points, setPoints] = useState(value?.points ?? USUAL_POINTS);
+  const hits = hitsOf(text);
+  const told =
+    hits === undefined
+      ? `whole numbers, one for each line, at most ${MOST_LINES}`
+      : value?.hits.map((_, i) => problem(`transect/hits/${i}`)).find(Boolean);
+  const send = (next: string, perLine: number) => {
+    const found = hitsOf(next);
+    if (found) onChange(found.length > 0 ? { points: perLine, hits: found } : undefined);
+  };
+  return (
+    <>
+      <NumberField
+        label="Beads on a line"
+        value={points}
+        max={1000}
+        onChange={(v) => {
+          if (v === undefined || v < 10) return;
+          const whole = Math.round(v);
+          setPoints(whole);
+          send(text, whole);
+        }}
+        problem={problem('transect/points')}
+      />
+      <span className="inline-flex flex-col">
+        <label htmlFor={id} className="text-[13px] text-ink2">
+          Beads over a living leaf, line by line
+        </label>
+        <input
+          id={id}
+          className="w-56"
+          value={text}
+          placeholder="38 44 41"
+          inputMode="numeric"
+          aria-invalid={told ? true : undefined}
+          aria-describedby={told ? `${id}-told` : undefined}
+          onChange={(e) => {
+            setText(e.target.value);
+            send(e.target.value, points);
+          }}
+        />
+        {told && (
+          <span id={`${id}-told`} role="alert" className="text-[12.5px] text-hand">
+            {told}
+          </span>
+        )}
+      </span>
+    </>
+  );
+}
