@@ -1358,6 +1358,9 @@ export interface components {
             on: string;
             plants?: components["schemas"]["Quantity"];
             quadrat?: components["schemas"]["QuadratEntry"];
+            species?: string;
+            stage?: string;
+            transect?: components["schemas"]["TransectEntry"];
         };
         CheckView: {
             figureId?: string;
@@ -2781,6 +2784,11 @@ export interface components {
             /** @enum {string} */
             weight: "stop" | "think" | "tip";
         };
+        TransectEntry: {
+            hits: number[];
+            /** Format: int32 */
+            points: number;
+        };
         Tried: {
             /** Format: date */
             day: string;
@@ -2819,6 +2827,8 @@ export interface components {
             forecastIssued?: string;
             how: string;
             id: string;
+            /** Format: int32 */
+            missingDays: number;
             name: string;
             /** @enum {string} */
             origin: "library" | "measured" | "entered" | "default" | "forecast";

@@ -4,7 +4,10 @@ import { useOpenPlan } from '../plan/context';
 import { FigureText } from '../ui/FigureText';
 import { DateField } from '../ui/DateField';
 import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
+import { addDays } from '../section/scale';
+import { today } from '../api/client';
 import { BenchHead } from './BenchHead';
+import { Doings } from './Doings';
 import { FieldChecks } from './FieldChecks';
 import { QuadratFields } from './QuadratFields';
 import { Simulated } from './Simulated';
@@ -85,6 +88,7 @@ export function EndStep() {
           ['Ground covered by residue a week later', `grow/${cover.id}/residueCover`],
         ]}
       />
+      <Doings kind="graze" subject={cover.id} day={addDays(end?.when.on ?? today(), -14)} />
       <FieldChecks cover={cover} />
       <h3 className="mt-4 font-bold">What stands then</h3>
       <p className="text-[13px] text-ink2 italic">

@@ -1,9 +1,11 @@
-import type { Schemas, UnitSymbol } from '../api/client';
-import { setCrop, tidy } from '../plan/edit';
+import { today, type Schemas, type UnitSymbol } from '../api/client';
+import { operationOf, setCrop, tidy } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
+import { addDays } from '../section/scale';
 import { FigureText } from '../ui/FigureText';
 import { problemAt, QuantityField, SelectField, TextField } from '../ui/inputs';
 import { BenchHead } from './BenchHead';
+import { Doings } from './Doings';
 import { NitrogenLedger } from './NitrogenLedger';
 import { useCrop } from './pick';
 
@@ -113,6 +115,11 @@ export function FeedStep() {
           .
         </p>
       )}
+      <Doings
+        kind="irrigate"
+        subject={crop.id}
+        day={addDays(operationOf(state.plan, 'sow', crop.id)?.when.on ?? today(), 40)}
+      />
       <p className="mt-3 text-[13px] text-ink2">
         Forecasts are estimates: weigh a quadrat before a credit is relied on. Legal maximum, closed
         periods and distance to water are local law. Anhydrous ammonia is under pressure and burns:

@@ -46,6 +46,13 @@ export function WindowTable() {
             , <span className="fig not-italic">{e.weather.years}</span> years
             {e.weather.forecastIssued &&
               `; the next days by the forecast of ${spokenTime(e.weather.forecastIssued)}`}
+            {e.weather.missingDays > 0 && (
+              <span className="origin-default">
+                ; <span className="fig not-italic">{e.weather.missingDays}</span>{' '}
+                {e.weather.missingDays === 1 ? 'day' : 'days'} gone by not in the record, other
+                years stand for {e.weather.missingDays === 1 ? 'it' : 'them'}
+              </span>
+            )}
           </span>
         ) : (
           <span className="text-[13px] text-ink2 italic">

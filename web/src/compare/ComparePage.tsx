@@ -52,8 +52,7 @@ const SAME = 'the same';
 function Figures({ compared }: { compared: Compared }) {
   const [all, setAll] = useState(false);
   const differing = compared.figures.filter(
-    (f) =>
-      f.figures.some((v) => !v) || f.differences.some((d) => d !== undefined && d !== SAME),
+    (f) => f.figures.some((v) => !v) || f.differences.some((d) => d !== undefined && d !== SAME),
   );
   const shown = all || compared.plans.length < 2 ? compared.figures : differing;
   return (

@@ -140,6 +140,36 @@ export const addPass = (plan: Plan, operation: string, day: string): Plan => ({
   ],
 });
 
+/** Something that may be done more than once: stock on a cover, water on a stand. */
+export const addDoing = (
+  plan: Plan,
+  kind: Kind,
+  subject: string,
+  day: string,
+  params: NonNullable<Operation['params']>,
+): Plan => ({
+  ...plan,
+  operations: [...plan.operations, { id: newId('o'), kind, subject, when: { on: day }, params }],
+});
+
+/** Changes one operation by its id. */
+export const setDoing = (
+  plan: Plan,
+  id: string,
+  change: { day?: string; params?: NonNullable<Operation['params']> },
+): Plan => ({
+  ...plan,
+  operations: plan.operations.map((o) =>
+    o.id === id
+      ? {
+          ...o,
+          when: change.day ? { on: change.day } : o.when,
+          params: change.params ? { ...o.params, ...change.params } : o.params,
+        }
+      : o,
+  ),
+});
+
 export const removeOperation = (plan: Plan, id: string): Plan => ({
   ...plan,
   operations: plan.operations.filter((o) => o.id !== id),

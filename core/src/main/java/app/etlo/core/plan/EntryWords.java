@@ -72,6 +72,8 @@ final class EntryWords {
         return switch (o.path("kind").asText()) {
             case "sow" -> who + (ofCover ? "sown" : "planted");
             case "end" -> who + "ended";
+            case "graze" -> who + "grazed";
+            case "irrigate" -> who + "watered";
             case "harvest" -> who + "harvested";
             default -> who + pass(o);
         };

@@ -83,9 +83,16 @@ public record Evaluation(
      *
      * @param years whole years of the record that are played
      * @param forecastIssued when the forecast was made that stands for the next days
+     * @param missingDays days of the plan gone by that the record does not hold; other years stand for them
      */
     public record WeatherView(
-            String id, String name, Origin origin, String how, int years, Optional<Instant> forecastIssued) {}
+            String id,
+            String name,
+            Origin origin,
+            String how,
+            int years,
+            Optional<Instant> forecastIssued,
+            int missingDays) {}
 
     /** Weather of the section by weeks from its first day; 10/50/90 where it lies ahead. */
     public record WeatherWeeks(

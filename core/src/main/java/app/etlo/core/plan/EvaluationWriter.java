@@ -90,7 +90,8 @@ public final class EvaluationWriter {
                                 s.origin(),
                                 s.how(),
                                 e.years().map(YearsAhead::count).orElse(0),
-                                s.forecast().issued())),
+                                s.forecast().issued(),
+                                e.years().map(y -> y.missingUntil(e.asOf())).orElse(0))),
                 e.calendar().stream()
                         .map(d -> new DecisionView(d.what(), d.by(), d.step(), d.subject(), d.because(), d.figureId()))
                         .toList());

@@ -373,6 +373,9 @@ public final class Evaluator {
                             entry,
                             components,
                             end,
+                            plan.operations().stream()
+                                    .anyMatch(o -> o.kind().equals("graze")
+                                            && o.subject().equals(Optional.of(entry.id()))),
                             sowing(entry).purpose(),
                             sowing(entry).method(),
                             standing(entry),

@@ -45,6 +45,8 @@ final class GroundEvents {
     private static final double GRAIN_RICHER = 1.5;
 
     private static final double STUBBLE_STANDS = 0.4;
+    /** Of the nitrogen that stock eat most comes back with dung and urine (from memory: 75 to 90 %). */
+    private static final double NITROGEN_RETURNED = 0.8;
 
     /** Share of killed tops that stays upright, by termination method; Etlo's own. */
     private static final Map<String, Double> STANDS = Map.of(
@@ -99,6 +101,7 @@ final class GroundEvents {
      * @param from first day of the simulation
      * @param fedKgHa nitrogen each crop is taken to be fed, kg/ha
      * @param variation of the inputs
+     * @param timeline of passes, grazing and watering
      * @param mixes sown in place of a cover's own, by cover
      */
     static GroundEvents of(
@@ -106,7 +109,7 @@ final class GroundEvents {
             LocalDate from,
             List<CropInTime> crops,
             List<Situation.Cover> covers,
-            List<Pass> passes,
+            Timeline timeline,
             Map<String, Double> fedKgHa,
             Map<String, List<MixForecast.Sown>> mixes,
             GroundVariation variation) {
@@ -121,7 +124,11 @@ final class GroundEvents {
                 .forEach(g::sow);
         crops.forEach(c -> g.harvest(c, fedKgHa.getOrDefault(c.id(), 0.0)));
         covers.forEach(g::end);
-        passes.forEach(g::pass);
+        timeline.passes().forEach(g::pass);
+        timeline.grazings()
+                .forEach(z -> g.events.add(
+                        new GroundEvent.Graze(g.day(z.date()), z.id(), z.eatenShare(), NITROGEN_RETURNED)));
+        timeline.waterings().forEach(w -> g.events.add(new GroundEvent.Irrigate(g.day(w.date()), w.id(), w.mm())));
         return g;
     }
 

@@ -165,7 +165,7 @@ final class GroundFigures {
         });
     }
 
-    /** What a crop has grown to when it is harvested: to compare plans; no yield is told. */
+    /** What a crop has grown to until it is harvested, also where frost ended it ripe before: to compare plans; no yield is told. */
     private void grown(CropInTime c) {
         List<Integer> plants = ground.plants(c.id());
         c.harvested()
@@ -175,7 +175,7 @@ final class GroundFigures {
                         "grow/" + c.id() + "/cropMass",
                         "Dry tops of the crop at harvest, simulated: to compare plans",
                         Unit.T_PER_HA,
-                        ground.course().sum(ground.before(day), plants, OfPlant.MASS_KG_HA),
+                        ground.course().sum(ground.before(day), plants, OfPlant.PEAK_KG_HA),
                         1e-3,
                         ModelError.OF_MASS)));
     }

@@ -20,17 +20,22 @@ import java.util.Set;
 final class MixUses {
     private MixUses() {}
 
+    /**
+     * @param grazed whether stock are on it before its end
+     */
     static MixUse of(
             FieldEntry field,
             CoverEntry cover,
             List<Component> components,
             Optional<Termination> end,
+            boolean grazed,
             double purpose,
             SowingMethod method,
             Optional<CropInTime> standing,
             Optional<SeedFertiliser> fertiliser,
             Knowledge knowledge) {
         boolean fed = cover.aims().orElse(List.of()).contains("feed-stock")
+                || grazed
                 || end.filter(e -> e.method().id().equals("graze")).isPresent();
         String stock = field.livestock().orElse("");
         Map<String, List<Caution>> cautions = new LinkedHashMap<>();

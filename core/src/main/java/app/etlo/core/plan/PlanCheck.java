@@ -24,6 +24,11 @@ import java.util.stream.Collectors;
 
 /** What the schema cannot say: ids that meet, names the library knows, units that measure what is asked. */
 final class PlanCheck {
+    /** Kinds of operation that may be done more than once to a crop or cover. */
+    private static final Set<String> REPEATED = Set.of("pass", "graze", "irrigate");
+
+    private static final double MOST_WATER_MM = 200;
+
     private final Knowledge knowledge;
     private final List<Problem> problems = new ArrayList<>();
 
@@ -51,7 +56,7 @@ final class PlanCheck {
             String at = "/operations/" + i;
             unique(ids, op.id(), at + "/id");
             operation(op, at, subjects, cropIds);
-            if (!op.kind().equals("pass")
+            if (!REPEATED.contains(op.kind())
                     && !once.add(op.kind() + " " + op.subject().orElse(""))) {
                 problem(
                         at + "/subject",
@@ -179,6 +184,15 @@ final class PlanCheck {
         if (op.kind().equals("pass") && p.operation().isEmpty()) {
             problem(here + "/operation", "a pass names its field operation");
         }
+        if (op.kind().equals("graze")
+                && (ofCrop || p.sharePercent().filter(v -> v > 0).isEmpty())) {
+            problem(
+                    ofCrop ? at + "/subject" : here + "/sharePercent",
+                    ofCrop ? "stock graze a cover" : "grazing says how much of the tops is eaten");
+        }
+        if (op.kind().equals("irrigate")) {
+            water(p, here);
+        }
         p.system().ifPresent(s -> known(knowledge.plantingSystems(), s, here + "/system", "planting system"));
         measures(p.stripWidth(), here + "/stripWidth", Dimension.LENGTH);
         measures(p.rowWidth(), here + "/rowWidth", Dimension.LENGTH);
@@ -200,6 +214,18 @@ final class PlanCheck {
         if (ofCrop && p.stripWidth().isPresent() && p.rowWidth().isPresent() && widerThanRow(p)) {
             problem(here + "/stripWidth/value", "a strip is no wider than its row");
         }
+    }
+
+    private void water(ParamsEntry p, String here) {
+        if (p.depth().isEmpty()) {
+            problem(here + "/depth", "an irrigation says how much water is given");
+        }
+        p.depth()
+                .filter(q -> q.unit().dimension() == Dimension.LENGTH)
+                .map(q -> q.in(Unit.MILLIMETRE))
+                .filter(mm -> mm <= 0 || mm > MOST_WATER_MM)
+                .ifPresent(
+                        mm -> problem(here + "/depth/value", "one irrigation is above zero and no more than 200 mm"));
     }
 
     private static boolean widerThanRow(ParamsEntry p) {

@@ -153,7 +153,7 @@ public record PlanDocument(
     /**
      * A thing done on a day.
      *
-     * @param kind sow, end, pass or harvest
+     * @param kind sow, end, pass, graze, irrigate or harvest
      * @param subject the crop or cover it is done to; a pass may have none
      * @param zone whole, row, middle or the id of a polygon; whole when absent
      */
@@ -191,6 +191,8 @@ public record PlanDocument(
     /**
      * What an operation may carry; which of them counts depends on its kind.
      *
+     * @param depth that a tool works in, or of the water given
+     * @param sharePercent of the ground that a pass disturbs, or of the tops that stock eat
      * @param seedPlaced N and K2O together that go in with the seed
      * @param openerSpread width over which an opener spreads seed and fertiliser
      */

@@ -128,8 +128,7 @@ final class PlanGrowth {
     }
 
     private GroundEvents events(Map<String, List<Sown>> mixes) {
-        GroundEvents events =
-                GroundEvents.of(knowledge, from(), crops, covers, timeline.passes(), fedKgHa(), mixes, variation);
+        GroundEvents events = GroundEvents.of(knowledge, from(), crops, covers, timeline, fedKgHa(), mixes, variation);
         seenChecks.stream().filter(s -> !mixes.containsKey(s.coverId())).forEach(events::observe);
         return events;
     }

@@ -288,6 +288,8 @@ final class SectionWriter {
             case "sow" -> cover ? "Sow" : "Plant";
             case "end" -> "End";
             case "harvest" -> "Harvest";
+            case "graze" -> "Graze";
+            case "irrigate" -> "Water";
             default -> "Pass";
         };
         return Optional.ofNullable(e.dates().get(o.id()))

@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
 
 /** The operations of a plan resolved into days, crops in time, and the passes that touch the ground. */
 final class Timeline {
@@ -99,6 +100,42 @@ final class Timeline {
                 .forEach(o -> dates.day(o).ifPresent(d -> all.add(own(o, d))));
         all.sort(Comparator.comparing(Pass::date));
         return List.copyOf(all);
+    }
+
+    /**
+     * Stock on a cover before it is ended.
+     *
+     * @param eatenShare of the living tops, 0 to 1
+     */
+    record Grazing(String id, LocalDate date, double eatenShare) {}
+
+    /** Water given, mm. */
+    record Watering(String id, LocalDate date, double mm) {}
+
+    List<Grazing> grazings() {
+        return done(
+                "graze",
+                (o, d) -> new Grazing(
+                        o.id(), d, o.params().flatMap(ParamsEntry::sharePercent).orElse(0.0) / 100));
+    }
+
+    List<Watering> waterings() {
+        return done(
+                "irrigate",
+                (o, d) -> new Watering(
+                        o.id(),
+                        d,
+                        o.params()
+                                .flatMap(ParamsEntry::depth)
+                                .map(q -> q.in(Unit.MILLIMETRE))
+                                .orElse(0.0)));
+    }
+
+    private <T> List<T> done(String kind, BiFunction<OperationEntry, LocalDate, T> of) {
+        return plan.operations().stream()
+                .filter(o -> o.kind().equals(kind))
+                .flatMap(o -> dates.day(o).map(d -> of.apply(o, d)).stream())
+                .toList();
     }
 
     private FieldOperation sowingTool(String coverId) {

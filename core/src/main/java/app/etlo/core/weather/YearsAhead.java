@@ -127,6 +127,20 @@ public final class YearsAhead {
         return climate.solarMj(index[member][day]);
     }
 
+    /**
+     * Days from the first to before another of which the record knows nothing: other years stand for them, so the simulation is as
+     * unsure of them as of days to come.
+     */
+    public int missingUntil(LocalDate asOf) {
+        int missing = 0;
+        int end = Math.min(days, day(asOf));
+        int first = climate.series().index(from);
+        for (int d = 0; d < end; d++) {
+            missing += climate.series().isKnown(first + d) ? 0 : 1;
+        }
+        return missing;
+    }
+
     /** How many days from the first are the same in all years: those recorded before a day. */
     public int sameUntil(LocalDate asOf) {
         int d = 0;

@@ -1,6 +1,7 @@
 package app.etlo.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
@@ -143,5 +144,56 @@ class PlanGroundTest {
                 .singleElement()
                 .satisfies(i -> assertThat(i.label()).isEqualTo("Buckwheat"));
         assertThat(e.figures()).doesNotContainKeys("grow/v1/cn", "grow/v1/nitrogen");
+    }
+
+    private static FieldPlans ryeBeforeCorn() {
+        return FieldPlans.of()
+                .crop("winter-wheat", "2026-10-01", "2027-07-20")
+                .crop("grain-corn", "2028-05-10", "2028-10-15")
+                .coverWithAims("v1", "before", "c2", List.of("mulch"), "cereal-rye")
+                .operation("sow", "v1", "2027-08-25", "\"method\":\"drilled\"")
+                .operation("end", "v1", "2028-05-01", "\"method\":\"burndown\"");
+    }
+
+    @Test
+    void stock_eat_what_they_are_said_to_and_more_of_it_leaves_less() {
+        double before = evaluated(ryeBeforeCorn()).figures().get("grow/v1/mass").middle();
+        Evaluated grazed = evaluated(ryeBeforeCorn().operation("graze", "v1", "2028-04-20", "\"sharePercent\":40"));
+        Evaluated bare = evaluated(ryeBeforeCorn().operation("graze", "v1", "2028-04-20", "\"sharePercent\":90"));
+        double left = grazed.figures().get("grow/v1/mass").middle();
+        assertThat(left).isLessThan(before);
+        assertThat(bare.figures().get("grow/v1/mass").middle()).isLessThan(left);
+        assertThat(EvaluationWriter.write(grazed).section().pins())
+                .extracting(Evaluation.PinView::label)
+                .contains("Graze");
+    }
+
+    @Test
+    void water_given_to_a_crop_lets_it_grow_in_a_dry_year() {
+        double before = evaluated(ryeBeforeCorn())
+                .figures()
+                .get("grow/c2/cropMass")
+                .value()
+                .low();
+        FieldPlans watered = ryeBeforeCorn();
+        for (String day : new String[] {"2028-06-20", "2028-07-05", "2028-07-20", "2028-08-05"}) {
+            watered.operation("irrigate", "c2", day, "\"depth\":{\"value\":40,\"unit\":\"mm\"}");
+        }
+        assertThat(evaluated(watered).figures().get("grow/c2/cropMass").value().low())
+                .isGreaterThan(before);
+    }
+
+    @Test
+    void grazing_and_watering_that_say_too_little_are_refused_at_their_place() {
+        assertThatThrownBy(() -> evaluated(ryeBeforeCorn().operation("graze", "v1", "2028-04-20", "")))
+                .hasMessageContaining("how much of the tops is eaten");
+        assertThatThrownBy(
+                        () -> evaluated(ryeBeforeCorn().operation("graze", "c2", "2028-07-20", "\"sharePercent\":40")))
+                .hasMessageContaining("stock graze a cover");
+        assertThatThrownBy(() -> evaluated(ryeBeforeCorn().operation("irrigate", "c2", "2028-07-20", "")))
+                .hasMessageContaining("how much water");
+        assertThatThrownBy(() -> evaluated(ryeBeforeCorn()
+                        .operation("irrigate", "c2", "2028-07-20", "\"depth\":{\"value\":40,\"unit\":\"cm\"}")))
+                .hasMessageContaining("200 mm");
     }
 }

@@ -93,4 +93,30 @@ class YearsAheadTest {
                         .at(0.5))
                 .isInfinite();
     }
+
+    /** A hole in this season's record is as unsure as the days to come, is counted, and does not touch the days around it. */
+    @Test
+    void a_day_that_the_record_misses_is_taken_from_the_other_years_and_counted() {
+        WeatherSeries whole = counting().series();
+        LocalDate hole = LocalDate.of(2010, 5, 20);
+        int n = whole.days();
+        double[] tmin = new double[n];
+        double[] tmax = new double[n];
+        for (int i = 0; i < n; i++) {
+            boolean missing = whole.date(i).equals(hole);
+            tmin[i] = missing ? Double.NaN : whole.tminC(i);
+            tmax[i] = missing ? Double.NaN : whole.tmaxC(i);
+        }
+        Climate holed =
+                new Climate("h", "Holed", new Place(45, 0, false), WeatherSeries.of(FIRST, tmin, tmax, new double[n]));
+        LocalDate asOf = LocalDate.of(2010, 6, 1);
+        YearsAhead years = new YearsAhead(holed, Forecast.NONE, asOf, LocalDate.of(2010, 5, 1), asOf.plusDays(30));
+        assertThat(years.missingUntil(asOf)).isEqualTo(1);
+        for (int y = 0; y < years.count(); y++) {
+            assertThat(years.tmaxC(y, years.day(hole))).isEqualTo(years.year(y));
+            assertThat(years.tmaxC(y, years.day(hole) - 1)).isEqualTo(2010);
+            assertThat(years.tmaxC(y, years.day(hole) + 1)).isEqualTo(2010);
+        }
+        assertThat(years.sameUntil(asOf)).isEqualTo(years.day(hole));
+    }
 }
