@@ -121,7 +121,7 @@ function Row({
           value={check.stage ?? ''}
           empty="not looked"
           options={STAGES}
-          onChange={(v) => onChange({ stage: (v || undefined) as Check['stage'] })}
+          onChange={(v) => onChange({ stage: v || undefined })}
         />
         <SelectField
           label="Nodules"

@@ -55,6 +55,14 @@ class ViewsIT extends InBrowser {
         assertThat(page.getByText("Field-work days")).isVisible();
         fits("weather");
         accessible("weather");
+        page.navigate("/fields/field-kettle-hollow/past-year");
+        assertThat(page.getByText("weather of")).isVisible();
+        fits("past year");
+        accessible("past year");
+        page.navigate("/fields/field-kettle-hollow/compared");
+        assertThat(page.locator("figure").first()).isVisible();
+        fits("compared");
+        accessible("compared");
         for (String step : STEPS) {
             page.navigate("/fields/field-kettle-hollow/" + step);
             assertThat(page.locator("#section [role=slider]").first()).isVisible();
