@@ -52,7 +52,7 @@ const SAME = 'the same';
 function Figures({ compared }: { compared: Compared }) {
   const [all, setAll] = useState(false);
   const differing = compared.figures.filter(
-    (f) => f.figures.some((v) => !v) || f.differences.some((d) => d !== undefined && d !== SAME),
+    (f) => f.figures.some((v) => !v) || f.differences.some((d) => !!d && d !== SAME),
   );
   const shown = all || compared.plans.length < 2 ? compared.figures : differing;
   return (
@@ -60,7 +60,7 @@ function Figures({ compared }: { compared: Compared }) {
       {compared.plans.length > 1 && (
         <label className="mt-3 flex items-center gap-1.5 text-[13.5px]">
           <input type="checkbox" checked={all} onChange={(e) => setAll(e.target.checked)} />
-          also the {compared.figures.length - differing.length} figures that are the same
+          also the figures that are the same ({compared.figures.length - differing.length})
         </label>
       )}
       {shown.length === 0 && (

@@ -176,7 +176,7 @@ class FaultIT {
         String kept = here.send("POST", "/api/weather?name=Yard&latitude=50", weather(2), file)
                 .ok();
         String series = JSON.readTree(kept).at("/series/id").asText();
-        for (int i = 0; i < 40; i++) {
+        for (int i = 0; i < 20; i++) {
             String one = Product.resource("/upper-bank.json")
                     .replace("\"p1\"", "\"p1-" + i + "\"")
                     .replace("\"id\": \"f1\",", "\"id\": \"f1-" + i + "\", \"weather\": \"" + series + "\",")

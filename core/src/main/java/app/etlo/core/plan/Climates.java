@@ -10,11 +10,8 @@ import app.etlo.core.weather.Place;
 import app.etlo.core.weather.WeatherGenerator;
 import app.etlo.core.working.Origin;
 import java.time.LocalDate;
-import java.util.Collections;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -26,14 +23,7 @@ public final class Climates {
     private static final int KEPT = 60;
 
     private final Knowledge knowledge;
-    private final Map<String, Climate> kept = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, Climate> eldest) {
-            return size() > KEPT;
-        }
-    });
+    private final LastUsed<Climate> kept = new LastUsed<>(KEPT);
 
     public Climates(Knowledge knowledge) {
         this.knowledge = knowledge;
@@ -74,9 +64,9 @@ public final class Climates {
     /** An imported series with what follows from it, made once. */
     public Climate imported(WeatherEntry w) {
         String key = "series " + w.id() + " " + w.hashCode();
-        return kept.computeIfAbsent(
+        return kept.get(
                 key,
-                k -> new Climate(
+                () -> new Climate(
                         w.id(),
                         w.name(),
                         new Place(
@@ -89,9 +79,9 @@ public final class Climates {
     /** A station's thirty years before this one, and this one. */
     public Climate station(Station s, LocalDate asOf) {
         int year = asOf.getYear();
-        return kept.computeIfAbsent(
+        return kept.get(
                 "station " + s.id() + " " + year,
-                k -> new Climate(
+                () -> new Climate(
                         s.id(),
                         s.name(),
                         new Place(s.latitude(), s.elevationM(), s.coastal()),

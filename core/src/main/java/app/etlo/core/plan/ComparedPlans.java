@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -87,7 +88,7 @@ public final class ComparedPlans {
                         .filter(c -> c.entry().id().equals(parts[1]))
                         .map(c -> "Cover"
                                 + c.next()
-                                        .map(n -> " before " + n.crop().name())
+                                        .map(n -> " before " + n.crop().name().toLowerCase(Locale.ROOT))
                                         .orElse("")))
                 .findFirst()
                 .or(() -> plans.stream()

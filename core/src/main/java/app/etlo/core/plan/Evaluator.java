@@ -21,20 +21,16 @@ import app.etlo.core.mix.Sowing;
 import app.etlo.core.mix.SownZone;
 import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.nitrogen.CoverCredit;
-import app.etlo.core.nitrogen.LeftToBuy;
-import app.etlo.core.nitrogen.Need;
 import app.etlo.core.plan.Evaluated.CoverResult;
 import app.etlo.core.plan.Evaluated.CropResult;
 import app.etlo.core.plan.PlanDocument.ComponentEntry;
 import app.etlo.core.plan.PlanDocument.CoverEntry;
 import app.etlo.core.plan.PlanDocument.CropEntry;
 import app.etlo.core.plan.PlanDocument.MixEntry;
-import app.etlo.core.plan.PlanDocument.NitrogenEntry;
 import app.etlo.core.plan.PlanDocument.ParamsEntry;
 import app.etlo.core.plan.PlanDocument.StandEntry;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
-import app.etlo.core.rotation.GrainYield;
 import app.etlo.core.rotation.Window;
 import app.etlo.core.rotation.WindowOffer;
 import app.etlo.core.termination.Evidence;
@@ -42,16 +38,13 @@ import app.etlo.core.termination.Quadrat;
 import app.etlo.core.termination.Stand;
 import app.etlo.core.termination.Termination;
 import app.etlo.core.tillage.DisturbanceRating;
-import app.etlo.core.tillage.HarvestResidue;
 import app.etlo.core.tillage.Pass;
-import app.etlo.core.tillage.StripShare;
 import app.etlo.core.weather.FrostRisk;
 import app.etlo.core.weather.YearsAhead;
 import app.etlo.core.working.Figure;
 import app.etlo.core.working.Origin;
 import java.time.LocalDate;
 import java.time.MonthDay;
-import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -197,7 +190,8 @@ public final class Evaluator {
             offer.ifPresent(o -> windows.forEach(w -> o.of(w).forEach(this::keep)));
             List<Situation.Cover> sown =
                     plan.covers().stream().map(c -> cover(c, planWindows.of(c))).toList();
-            List<CropResult> cropResults = crops(sown);
+            List<CropResult> cropResults =
+                    new CropFigures(plan, knowledge, timeline, crops, area, this::keep).all(sown);
             PlanGrowth growth = new PlanGrowth(
                     plan,
                     context.field(),
@@ -503,81 +497,6 @@ public final class Evaluator {
             keep(b.seedKg());
             keep(b.cost());
             keep(b.costPerHa());
-        }
-
-        private List<CropResult> crops(List<Situation.Cover> covers) {
-            List<Pass> all = timeline.passes();
-            List<CropResult> results = new ArrayList<>();
-            LocalDate after = LocalDate.MIN;
-            for (CropInTime crop : crops) {
-                LocalDate from = after;
-                LocalDate through = crop.harvested().orElse(LocalDate.MAX);
-                List<Pass> passes = all.stream()
-                        .filter(p -> p.date().isAfter(from) && !p.date().isAfter(through))
-                        .toList();
-                Optional<Situation.Cover> ahead = covers.stream()
-                        .filter(c -> c.next().map(n -> n.id().equals(crop.id())).orElse(false))
-                        .findFirst();
-                results.add(crop(crop, passes, ahead));
-                after = through.isAfter(after) ? through : after;
-            }
-            return List.copyOf(results);
-        }
-
-        private CropResult crop(CropInTime crop, List<Pass> passes, Optional<Situation.Cover> ahead) {
-            CropEntry entry = plan.crops().stream()
-                    .filter(c -> c.id().equals(crop.id()))
-                    .findFirst()
-                    .orElseThrow();
-            String prefix = "plant/" + crop.id();
-            List<Figure> ratings = passes.stream()
-                    .map(p -> keep(DisturbanceRating.of(prefix, p)))
-                    .toList();
-            List<Pass> planting = timeline.planting(entry);
-            if (!planting.isEmpty()) {
-                keep(DisturbanceRating.sum(prefix, ratings));
-                keep(StripShare.ofPlanting(prefix, planting));
-                ParamsEntry p = timeline.params("sow", crop.id());
-                boolean strips = p.system().map("strip-till"::equals).orElse(false);
-                p.stripWidth()
-                        .filter(s -> strips)
-                        .ifPresent(s -> p.rowWidth().ifPresent(r -> keep(StripShare.of(prefix, s, r))));
-            }
-            crop.harvested()
-                    .ifPresent(h -> keep(HarvestResidue.of(
-                            "plant/" + crop.id(),
-                            crop.crop(),
-                            crop.yieldGoal().flatMap(q -> GrainYield.asMass(q, crop.crop())))));
-            feed(entry, crop, ahead.flatMap(Situation.Cover::credit));
-            return new CropResult(crop, passes, planting, ahead.map(Situation.Cover::id));
-        }
-
-        private void feed(CropEntry entry, CropInTime crop, Optional<CoverCredit> credit) {
-            String prefix = "feed/" + crop.id();
-            Optional<NitrogenEntry> n = entry.nitrogen();
-            boolean local =
-                    n.flatMap(NitrogenEntry::school).map("local"::equals).orElse(false);
-            Optional<Figure> need = local
-                    ? n.flatMap(NitrogenEntry::need)
-                            .map(q -> Need.local(
-                                    prefix, q, n.flatMap(NitrogenEntry::source).orElse("")))
-                    : Need.byYieldGoal(prefix, crop.crop(), crop.yieldGoal(), n.flatMap(NitrogenEntry::factor));
-            need.ifPresent(f -> {
-                keep(f);
-                LeftToBuy left = LeftToBuy.of(
-                        prefix,
-                        f,
-                        credit.map(CoverCredit::credit),
-                        n.flatMap(NitrogenEntry::product)
-                                .map(p -> knowledge.products().get(p)),
-                        n.flatMap(NitrogenEntry::productPrice),
-                        area);
-                keep(left.left());
-                keep(left.productKgHa());
-                keep(left.productLHa());
-                keep(left.forField());
-                keep(left.costPerHa());
-            });
         }
 
         private static Optional<Stand> stand(String prefix, StandEntry s) {

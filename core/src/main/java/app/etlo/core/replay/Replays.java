@@ -7,6 +7,7 @@ import app.etlo.core.plan.Evaluation.FigureView;
 import app.etlo.core.plan.EvaluationWriter;
 import app.etlo.core.plan.Evaluator;
 import app.etlo.core.plan.FigureDifference;
+import app.etlo.core.plan.LastUsed;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.PlanEdit;
 import app.etlo.core.plan.Refused;
@@ -24,13 +25,10 @@ import app.etlo.core.weather.Climate;
 import app.etlo.core.weather.Forecast;
 import app.etlo.core.working.Origin;
 import java.time.LocalDate;
-import java.util.Collections;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -50,14 +48,7 @@ public final class Replays {
     private static final int APART_DAYS = 7;
 
     private final Evaluator evaluator;
-    private final Map<String, PastWeather> kept = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, PastWeather> eldest) {
-            return size() > KEPT;
-        }
-    });
+    private final LastUsed<PastWeather> kept = new LastUsed<>(KEPT);
 
     public Replays(Evaluator evaluator) {
         this.evaluator = evaluator;
@@ -294,13 +285,11 @@ public final class Replays {
         Climate base = base(s.context, s.today);
         String key = base.id() + " " + System.identityHashCode(base) + " " + firstYear(plan, span) + " "
                 + span.yearOfEnd() + " " + s.year;
-        PastWeather weather = kept.get(key);
-        if (weather == null) {
-            weather = PastWeather.of(base, record(base, s.today), firstYear(plan, span), span.yearOfEnd(), s.year)
-                    .orElseThrow(
-                            () -> new Refused("/year", "the record holds no such year with whole years before it"));
-            kept.put(key, weather);
-        }
+        PastWeather weather = kept.get(
+                key,
+                () -> PastWeather.of(base, record(base, s.today), firstYear(plan, span), span.yearOfEnd(), s.year)
+                        .orElseThrow(() ->
+                                new Refused("/year", "the record holds no such year with whole years before it")));
         return new Open(s, plan, s.context, span, weather);
     }
 
