@@ -97,6 +97,7 @@ final class EventEffects {
         s.sownM2[p] = e.plantsM2();
         s.onSurface[p] = e.onSurface();
         s.fixing[p] = 1;
+        s.heightFactor[p] = 1;
         s.join(p);
     }
 
@@ -114,6 +115,8 @@ final class EventEffects {
         s.books.correctedN += n;
         s.fixing[p] = e.fixing();
         s.stage[p] = Math.max(0, Math.min(RIPE, s.stage[p] + e.stageChange()));
+        s.height[p] *= e.heightFactor();
+        s.heightFactor[p] *= e.heightFactor();
         s.peakMass[p] = s.mass[p];
         s.peakNitrogen[p] = s.nitrogen[p];
     }

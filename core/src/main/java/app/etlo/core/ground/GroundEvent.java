@@ -130,9 +130,17 @@ public sealed interface GroundEvent {
      * @param standFactor on the number of plants
      * @param fixing share of its fixation that works from now on, 0 to 1
      * @param stageChange added to its stage, which stays between 0 and 2
+     * @param heightFactor on its height, now and from now on
      */
     record Observe(
-            int day, String key, int plant, double massFactor, double standFactor, double fixing, double stageChange)
+            int day,
+            String key,
+            int plant,
+            double massFactor,
+            double standFactor,
+            double fixing,
+            double stageChange,
+            double heightFactor)
             implements GroundEvent {
         @Override
         public int rank() {

@@ -52,8 +52,10 @@ final class GroundState {
     final double[] peakMass;
 
     final double[] peakNitrogen;
-    /** Share of its fixation that works, as seen in the field. */
+    /** Share of its fixation that works, and its height against the usual, as seen in the field. */
     final double[] fixing;
+
+    final double[] heightFactor;
     /** Those that are in the seedbed or up, in the order of sowing. */
     final int[] live;
 
@@ -107,6 +109,7 @@ final class GroundState {
         this.lightMj = new double[n];
         this.gained = new double[n];
         this.fixing = new double[n];
+        this.heightFactor = new double[n];
         this.peakMass = new double[n];
         this.peakNitrogen = new double[n];
         this.live = new int[n];
@@ -255,6 +258,7 @@ final class GroundState {
         copy(o.lightMj, lightMj);
         copy(o.gained, gained);
         copy(o.fixing, fixing);
+        copy(o.heightFactor, heightFactor);
         copy(o.peakMass, peakMass);
         copy(o.peakNitrogen, peakNitrogen);
         copy(o.light, light);

@@ -47,6 +47,6 @@ final class HeightAndRoots {
         GroundPlant plant = s.plant[p];
         double rosette = Math.min(plant.kind.rosetteM(), plant.heightM);
         double byStage = rosette + (plant.heightM - rosette) * Math.max(0, Math.min(1, (s.stage[p] - 0.28) / 0.6));
-        s.height[p] = Math.max(s.height[p], Math.min(plant.heightOfMass(s.mass[p]), byStage));
+        s.height[p] = Math.max(s.height[p], s.heightFactor[p] * Math.min(plant.heightOfMass(s.mass[p]), byStage));
     }
 }

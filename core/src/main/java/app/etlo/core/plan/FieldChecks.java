@@ -29,6 +29,11 @@ final class FieldChecks {
     /** A line is read no finer, and living leaves are no mulch. */
     private static final double LEAST_ERROR_OF_LINES = 0.02;
 
+    /** Of a simulated height, and of one measured at a few places, one standard deviation as a share; Etlo's own. */
+    private static final double ERROR_OF_HEIGHT = 0.15;
+
+    private static final double ERROR_OF_MEASURE = 0.1;
+    private static final double LEAST_HEIGHT_M = 0.01;
     /** A count tells of the mass only while plants do not yet stand in each other's way. */
     private static final double OPEN_COVER = 0.5;
 
@@ -47,6 +52,7 @@ final class FieldChecks {
      * @param errorLeft of the model after it for the whole cover, as a share of the middle
      * @param species that it acts on; all of the cover when empty
      * @param stageChange added to the stage of that species
+     * @param heightFactor on the height from its day on
      */
     record Seen(
             String coverId,
@@ -58,6 +64,7 @@ final class FieldChecks {
             double errorLeft,
             Optional<String> species,
             double stageChange,
+            double heightFactor,
             String said,
             List<Figure> figures) {
         Optional<String> figureId() {
@@ -131,6 +138,7 @@ final class FieldChecks {
         private double standFactor = 1;
         private double errorLeft = ModelError.OF_MASS;
         private double stageChange;
+        private double heightFactor = 1;
 
         Weighing(Check check, PlanGround ground, List<Integer> plants, int record, double massKgHa, double share) {
             this.share = share;
@@ -153,9 +161,7 @@ final class FieldChecks {
                 c.coverPercent().ifPresent(v -> cover(v / 100, Optional.empty()));
             }
             c.stage().ifPresent(this::stage);
-            c.height()
-                    .ifPresent(q -> said.add("height " + Math.round(q.in(Unit.CENTIMETRE)) + " cm, forecast "
-                            + Math.round(100 * tallestM()) + " cm"));
+            c.height().ifPresent(q -> height(q.in(Unit.METRE)));
             double fixing = c.nodules()
                     .map(n -> switch (n) {
                         case "none" -> {
@@ -183,6 +189,7 @@ final class FieldChecks {
                     share * errorLeft + (1 - share) * ModelError.OF_MASS,
                     c.species(),
                     stageChange,
+                    heightFactor,
                     said.isEmpty() ? "nothing measured yet" : String.join("; ", said),
                     figures);
         }
@@ -232,6 +239,28 @@ final class FieldChecks {
                     .orElse(ERROR_OF_COVER * Math.max(1, ratio));
             weigh("leaves, by cover", Unit.FRACTION, 1, ratio, ofRatio, 1, true);
             said.add(both + ": from here on × " + Shown.text(massFactor, Unit.FRACTION));
+        }
+
+        /** The tallest as measured here and there, against the forecast; few measures never move it far. */
+        private void height(double seenM) {
+            double forecastM = tallestM();
+            String both = "height " + Math.round(100 * seenM) + " cm, forecast " + Math.round(100 * forecastM) + " cm";
+            if (forecastM < LEAST_HEIGHT_M || seenM <= 0) {
+                said.add(both);
+                return;
+            }
+            Figure factor = WeighedForecast.factor(
+                    id + "/heightFactor",
+                    "height",
+                    Unit.METRE,
+                    forecastM,
+                    ERROR_OF_HEIGHT * forecastM,
+                    seenM,
+                    ERROR_OF_MEASURE * seenM,
+                    1);
+            figures.add(factor);
+            heightFactor = factor.middle();
+            said.add(both + ": from here on × " + Shown.text(heightFactor, Unit.FRACTION) + " in height");
         }
 
         /** The stage of one species: the middle of what its word spans, weighed against the forecast. */

@@ -149,7 +149,8 @@ final class GroundEvents {
                         seen.massFactor(),
                         seen.standFactor(),
                         seen.fixing(),
-                        seen.stageChange())));
+                        seen.stageChange(),
+                        seen.heightFactor())));
     }
 
     List<Standing> standings() {

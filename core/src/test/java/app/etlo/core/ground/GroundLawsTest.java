@@ -62,7 +62,8 @@ class GroundLawsTest {
                                     0.5 + r.nextDouble(),
                                     0.5 + r.nextDouble(),
                                     r.nextDouble(),
-                                    r.nextDouble() - 0.5);
+                                    r.nextDouble() - 0.5,
+                                    0.7 + 0.6 * r.nextDouble());
                         default ->
                             new GroundEvent.Terminate(
                                     day,

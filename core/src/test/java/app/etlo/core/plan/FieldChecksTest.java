@@ -168,4 +168,30 @@ class FieldChecksTest {
         assertThat(SeenStage.at(1.4)).isEqualTo(SeenStage.SEED_SET);
         assertThat(SeenStage.at(2)).isEqualTo(SeenStage.RIPE);
     }
+
+    /** A stand measured lower than forecast stays lower; with 15 and 10 % error about seven tenths of the way is gone. */
+    @Test
+    void a_height_is_weighed_and_stays() {
+        Evaluated before = evaluated("");
+        int forecast = heightCm(before, "2028-04-18");
+        Evaluated low = evaluated("{\"id\":\"k1\",\"on\":\"2028-04-15\",\"height\":{\"value\":"
+                + 0.8 * heightCm(before, "2028-04-15") + ",\"unit\":\"cm\"}}");
+        assertThat(cover(low).checks().get(0).heightFactor())
+                .isCloseTo(0.84, org.assertj.core.api.Assertions.within(0.04));
+        assertThat(heightCm(low, "2028-04-18")).isLessThan(forecast);
+        assertThat(cover(low).checks().get(0).said()).endsWith("in height");
+        // what it weighs was not measured
+        assertThat(mass(low)).isCloseTo(mass(before), org.assertj.core.api.Assertions.withinPercentage(12));
+    }
+
+    private static int heightCm(Evaluated e, String day) {
+        GroundDays.DaysView days = GroundDays.of(e, "v1").orElseThrow();
+        int column =
+                days.columns().stream().map(GroundDays.DayColumn::name).toList().indexOf("height of the tallest");
+        return days.rows().stream()
+                .filter(r -> r.day().toString().equals(day))
+                .map(r -> Integer.parseInt(r.cells().get(column).replaceAll("\\..*", "")))
+                .findFirst()
+                .orElseThrow();
+    }
 }
