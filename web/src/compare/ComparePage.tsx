@@ -160,7 +160,8 @@ export function ComparePage() {
           .forEach((p) => s.append('plan', p));
         return s;
       },
-      { replace: true },
+      // the tick is seen at once, not when the plans are there
+      { replace: true, flushSync: true },
     );
   const failed = known.error ?? compared.error;
   return (

@@ -101,7 +101,7 @@ class PastYearIT extends InBrowser {
         accessible("plans compared");
         List<String> axis = pictures.nth(0).locator("text").allTextContents();
         assertTrue(pictures.nth(1).locator("text").allTextContents().containsAll(axis.subList(0, 3)));
-        page.getByLabel("wheat cut later").uncheck();
+        page.getByLabel("wheat cut later").click();
         assertThat(pictures).hasCount(1);
         page.goBack();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("remove the copy"))

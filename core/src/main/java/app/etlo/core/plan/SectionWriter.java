@@ -289,7 +289,7 @@ final class SectionWriter {
             case "end" -> "End";
             case "harvest" -> "Harvest";
             case "graze" -> "Graze";
-            case "irrigate" -> "Water";
+            case "irrigate" -> "Irrigate";
             default -> "Pass";
         };
         return Optional.ofNullable(e.dates().get(o.id()))
