@@ -900,6 +900,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/replays/other-days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["otherDays"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/replays/years": {
         parameters: {
             query?: never;
@@ -1945,7 +1961,6 @@ export interface components {
             /** Format: date */
             planned: string;
             subject: string;
-            tried: components["schemas"]["Tried"][];
             what: string;
         };
         JudgementView: {
@@ -2237,6 +2252,22 @@ export interface components {
             speciesName: string;
             supplier: string;
             week?: string;
+        };
+        OtherDays: {
+            kind: string;
+            subject: string;
+            tried: components["schemas"]["Tried"][];
+        };
+        OtherDaysRequest: {
+            /** Format: date */
+            asOf: string;
+            choices: components["schemas"]["ReplayChoice"][];
+            coverId: string;
+            kind: string;
+            plan: components["schemas"]["PlanDocument"];
+            subject: string;
+            /** Format: int32 */
+            year: number;
         };
         OutsideView: {
             forecast: components["schemas"]["StateForecastEntry"];
@@ -4412,6 +4443,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["EndView"];
+                };
+            };
+        };
+    };
+    otherDays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OtherDaysRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OtherDays"];
                 };
             };
         };

@@ -218,7 +218,7 @@ export function RotationStep() {
       <Simulated
         title="The rotation as simulated"
         rows={[
-          ['Lowest cover of the ground', 'grow/lowestCover'],
+          ['Lowest cover once the first stand has ended', 'grow/lowestCover'],
           ['Days a year with under 30 % covered', 'grow/bareDays'],
           ['Days a year with living roots', 'grow/livingRootDays'],
           ['Nitrogen leached in a winter, to compare plans', 'grow/leached'],

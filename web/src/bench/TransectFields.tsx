@@ -15,6 +15,12 @@ export function hitsOf(text: string): number[] | undefined {
   return words.map(Number);
 }
 
+/** What the box shows: what is typed, unless the hits came to be others meanwhile, by undo or from another place. */
+export function shownText(typed: string, kept: number[]): string {
+  const hits = hitsOf(typed);
+  return hits === undefined || hits.join() === kept.join() ? typed : kept.join(' ');
+}
+
 /** Beads on lines laid over the rows, instead of a cover judged by eye. */
 export function TransectFields({
   value,
@@ -26,8 +32,10 @@ export function TransectFields({
   onChange: (t: Transect | undefined) => void;
 }) {
   const id = useId();
-  const [text, setText] = useState(() => value?.hits.join(' ') ?? '');
-  const [points, setPoints] = useState(value?.points ?? USUAL_POINTS);
+  const [typed, setText] = useState(() => value?.hits.join(' ') ?? '');
+  const [usual, setPoints] = useState(USUAL_POINTS);
+  const text = shownText(typed, value?.hits ?? []);
+  const points = value?.points ?? usual;
   const hits = hitsOf(text);
   const told =
     hits === undefined

@@ -4,6 +4,7 @@ import { dayNumber, months, spokenDate, timeScale } from '../section/scale';
 import { marks } from '../weather/charts';
 
 type Judged = Schemas['Judged'];
+type Tried = Schemas['Tried'];
 
 const LEFT = 44;
 const RIGHT = 14;
@@ -17,8 +18,8 @@ interface Point {
 }
 
 /** The value of one figure by the day a thing is done. */
-export function pointsOf(judged: Judged, figureId: string): Point[] {
-  return judged.tried.flatMap((t) =>
+export function pointsOf(tried: Tried[], figureId: string): Point[] {
+  return tried.flatMap((t) =>
     t.values
       .filter((v) => v.id === figureId)
       .map((v) => ({ day: t.day, value: v.value, text: v.text })),
@@ -50,6 +51,7 @@ export function sentence(judged: Judged, points: Point[], unit: string): string 
 /** What other days would have given, with the chosen and the planned one marked by shape. */
 export function DayCurve({
   judged,
+  tried,
   figureId,
   label,
   unit,
@@ -57,13 +59,14 @@ export function DayCurve({
   height = 150,
 }: {
   judged: Judged;
+  tried: Tried[];
   figureId: string;
   label: string;
   unit: string;
   width: number;
   height?: number;
 }) {
-  const points = pointsOf(judged, figureId);
+  const points = pointsOf(tried, figureId);
   const words = sentence(judged, points, unit);
   if (points.length < 2) return <p className="text-ink2 italic">{words}</p>;
   const scale = timeScale(points[0]!.day, points[points.length - 1]!.day, LEFT, width - RIGHT);

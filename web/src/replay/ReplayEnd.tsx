@@ -4,18 +4,29 @@ import type { Schemas } from '../api/client';
 import { spokenDate } from '../section/scale';
 import { useWidth } from '../section/useWidth';
 import { SelectField } from '../ui/inputs';
-import type { EndView } from './api';
+import type { Choice, EndView, Season } from './api';
 import { DayCurve } from './DayCurve';
+import { keyOf, useOtherDays } from './useOtherDays';
 
 type Figure = Schemas['FigureView'];
 
 const shown = (f: Figure | undefined) => (f ? `${f.text}${f.unit ? ` ${f.unit}` : ''}` : '–');
 
 /** What came of a replay: plan against choice, expectation against outcome, and what other days would have given. */
-export function ReplayEnd({ end }: { end: EndView }) {
+export function ReplayEnd({
+  end,
+  season,
+  choices,
+}: {
+  end: EndView;
+  season: Season;
+  choices: Choice[];
+}) {
   const told = end.figures.filter((f) => f.chosen);
   const [figureId, setFigureId] = useState('');
   const [ref, width] = useWidth(560);
+  const other = useOtherDays(season, choices, end.choices);
+  const done = Object.keys(other.found).length;
   const chosen = told.find((f) => f.id === figureId) ?? told[0];
   return (
     <section aria-label="What came of it" className="mt-3 border-t-2 border-ink pt-2">
@@ -56,8 +67,26 @@ export function ReplayEnd({ end }: { end: EndView }) {
               options={told.map((f) => ({ id: f.id, name: f.chosen?.label ?? f.id }))}
             />
           </div>
+          <p className="text-[13px] text-ink2 italic" role="status">
+            {done < end.choices.length &&
+              `${other.running ? 'trying other days' : 'other days'}: ${done} of ${end.choices.length} `}
+            {done < end.choices.length && (
+              <button
+                type="button"
+                className="link not-italic"
+                onClick={other.running ? other.stop : other.goOn}
+              >
+                {other.running ? 'stop' : 'go on'}
+              </button>
+            )}
+          </p>
+          {other.failed && (
+            <p role="alert" className="text-[13.5px] text-hand">
+              Other days could not be tried: {other.failed.message}
+            </p>
+          )}
           {end.choices.map((j) => (
-            <div key={`${j.kind} ${j.subject}`} className="mb-3">
+            <div key={keyOf(j)} className="mb-3">
               <p className="text-[13.5px]">
                 <b className="inline-block first-letter:uppercase">{j.what}</b>, done{' '}
                 <span className="fig">{spokenDate(j.done)}</span>
@@ -78,9 +107,10 @@ export function ReplayEnd({ end }: { end: EndView }) {
                   </>
                 )}
               </p>
-              {chosen && (
+              {chosen && other.found[keyOf(j)] && (
                 <DayCurve
                   judged={j}
+                  tried={other.found[keyOf(j)]!}
                   figureId={chosen.id}
                   label={chosen.chosen?.label ?? ''}
                   unit={chosen.chosen?.unit ?? ''}

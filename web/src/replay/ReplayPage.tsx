@@ -213,13 +213,13 @@ function Season({ plan, revision, coverId, year, from, to, us }: SeasonProps) {
           <Expected now={now} />
         </div>
       )}
-      {over && end.isPending && <p className="mt-3 italic">trying other days</p>}
+      {over && end.isPending && <p className="mt-3 italic">looking what came of it</p>}
       {over && end.isError && (
         <p role="alert" className="mt-2 text-hand">
           What came of it could not be worked out: {message(end.error)}
         </p>
       )}
-      {over && end.data && <ReplayEnd end={end.data} />}
+      {over && end.data && <ReplayEnd end={end.data} season={season} choices={course.choices} />}
       {course.choices.length > 0 && (
         <p className="mt-3">
           <button

@@ -19,7 +19,7 @@ export const useYears = (plan: Plan | undefined, coverId: string) =>
       ),
   });
 
-interface Season {
+export interface Season {
   plan: Plan;
   coverId: string;
   year: number;

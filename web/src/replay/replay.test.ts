@@ -32,7 +32,6 @@ describe('a replay', () => {
       what: 'end the cover',
       planned: '2027-04-22',
       done: '2027-05-06',
-      tried: [],
     };
     const points = [
       { day: '2027-04-22', value: 4.9, text: '4.9' },

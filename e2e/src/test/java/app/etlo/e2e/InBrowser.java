@@ -191,9 +191,17 @@ abstract class InBrowser {
 
     /** No fault that axe-core finds by WCAG 2.2 AA. */
     void accessible(String where) {
-        var result = new AxeBuilder(page)
-                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
-                .analyze();
+        accessible(
+                where, new AxeBuilder(page).withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa")));
+    }
+
+    /** The same of what depends on the window's size: room for the finger, and what scrolls. */
+    void accessibleAtThisSize(String where) {
+        accessible(where, new AxeBuilder(page).withRules(List.of("target-size", "scrollable-region-focusable")));
+    }
+
+    private static void accessible(String where, AxeBuilder axe) {
+        var result = axe.analyze();
         List<String> found = result.getViolations().stream()
                 .flatMap(v -> v.getNodes().stream().limit(3).map(n -> v.getId() + ": " + n.getHtml()))
                 .toList();

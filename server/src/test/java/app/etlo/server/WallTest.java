@@ -75,7 +75,8 @@ class WallTest {
             "POST /api/ground/days",
             "POST /api/replays/years",
             "POST /api/replays/days",
-            "POST /api/replays/ends");
+            "POST /api/replays/ends",
+            "POST /api/replays/other-days");
     /** Endpoints that an assistant may not use. */
     private static final Set<String> ADVISERS = Set.of(
             "POST /api/invitations",

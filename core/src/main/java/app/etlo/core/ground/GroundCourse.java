@@ -5,8 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * What a simulation gave: values of the ground and of each plant on recorded days, in every weather year; sums and extremes over the
- * whole of each year's run. Masses in kg/ha, water in mm, covers 0 to 1.
+ * What a simulation gave: values of the ground and of each plant on recorded days, in every weather year. Masses in kg/ha, water in mm, covers 0 to 1.
  */
 public final class GroundCourse {
     /** Values of the ground as a whole. */
@@ -24,7 +23,23 @@ public final class GroundCourse {
         WATER_4,
         WATER_5,
         LEACHED_N_KG_HA,
-        RESIDUE_N_KG_HA
+        RESIDUE_N_KG_HA,
+        /** Mineral nitrogen by layer, kg/ha. */
+        MINERAL_N_1,
+        MINERAL_N_2,
+        MINERAL_N_3,
+        MINERAL_N_4,
+        MINERAL_N_5,
+        /** Ground that residue would cover without overlap, lying and standing, m2/m2. */
+        LYING_SPREAD,
+        STANDING_SPREAD,
+        /** Days since the start. */
+        BARE_DAYS,
+        LIVING_ROOT_DAYS,
+        /** The barest day since the record before: its cover, its day from the start, and what leaves covered on it. */
+        LOWEST_COVER,
+        LOWEST_DAY,
+        LIVING_ON_LOWEST_DAY
     }
 
     /** Values of a plant. */
@@ -46,26 +61,18 @@ public final class GroundCourse {
 
     private static final int GROUND = OfGround.values().length;
     private static final int PLANT = OfPlant.values().length;
-    /** Ground with less cover than this is bare (the old threshold of conservation tillage). */
-    static final double BARE = 0.3;
-
     private final int members;
     private final int plants;
     private final int[] recordedDays;
     private final float[] values;
-    private final double[] lowestCover;
-    private final int[] bareDays;
-    private final int[] livingRootDays;
+    final DayCounts counts;
 
     GroundCourse(int members, int plants, int[] recordedDays) {
         this.members = members;
         this.plants = plants;
         this.recordedDays = recordedDays;
         this.values = new float[recordedDays.length * (GROUND + PLANT * plants) * members];
-        this.lowestCover = new double[members];
-        this.bareDays = new int[members];
-        this.livingRootDays = new int[members];
-        Arrays.fill(lowestCover, 1);
+        this.counts = new DayCounts(members);
     }
 
     private int at(int record, int variable, int member) {
@@ -75,8 +82,9 @@ public final class GroundCourse {
     /** Writes a day of one member, and of all after it when they are still the same. */
     void record(int record, GroundState s, int member, int through) {
         for (OfGround v : GROUND_VALUES) {
-            put(record, v.ordinal(), ground(s, v), member, through);
+            put(record, v.ordinal(), ground(s, v, member), member, through);
         }
+        counts.begin(member, through);
         for (int p = 0; p < plants; p++) {
             int base = GROUND + p * PLANT;
             if (s.peakMass[p] > 0) {
@@ -99,7 +107,7 @@ public final class GroundCourse {
 
     private static final OfGround[] GROUND_VALUES = OfGround.values();
 
-    private static double ground(GroundState s, OfGround v) {
+    private double ground(GroundState s, OfGround v, int member) {
         return switch (v) {
             case LIVING_COVER -> 1 - Math.exp(-s.leafExtinction());
             case RESIDUE_COVER -> s.residueCover();
@@ -114,6 +122,18 @@ public final class GroundCourse {
             case WATER_4 -> s.relativeWater(3);
             case WATER_5 -> s.relativeWater(4);
             case LEACHED_N_KG_HA -> 10 * s.books.leachedN;
+            case MINERAL_N_1 -> 10 * s.nitrate[0];
+            case MINERAL_N_2 -> 10 * s.nitrate[1];
+            case MINERAL_N_3 -> 10 * s.nitrate[2];
+            case MINERAL_N_4 -> 10 * s.nitrate[3];
+            case MINERAL_N_5 -> 10 * s.nitrate[4];
+            case LYING_SPREAD -> s.surface.spreadM2M2;
+            case STANDING_SPREAD -> s.standing.spreadM2M2;
+            case BARE_DAYS -> counts.bareDays[member];
+            case LIVING_ROOT_DAYS -> counts.livingRootDays[member];
+            case LOWEST_COVER -> counts.lowestCover[member];
+            case LOWEST_DAY -> counts.lowestDay[member];
+            case LIVING_ON_LOWEST_DAY -> counts.lowestLiving[member];
             case RESIDUE_N_KG_HA -> 10 * (s.surface.nitrogenIn() + s.standing.nitrogenIn() + s.mixed.nitrogenIn());
         };
     }
@@ -132,54 +152,12 @@ public final class GroundCourse {
         Arrays.fill(values, i, i + through - member, (float) value);
     }
 
-    /** Counts a day of one member, and of all after it when they are still the same. */
-    void count(GroundState s, int member, int through) {
-        double cover = 1 - Math.exp(-s.leafExtinction()) * (1 - s.residueCover());
-        boolean roots = false;
-        for (int i = 0; i < s.liveCount; i++) {
-            roots |= s.status[s.live[i]] == GroundState.UP;
-        }
-        for (int m = member; m < through; m++) {
-            lowestCover[m] = Math.min(lowestCover[m], cover);
-            bareDays[m] += cover < BARE ? 1 : 0;
-            livingRootDays[m] += roots ? 1 : 0;
-        }
-    }
-
     /** Takes over what another run, with the same first plants, recorded before a day. */
     void takeOver(GroundCourse o, int before) {
         int block = (GROUND + PLANT * Math.min(plants, o.plants)) * members;
         for (int r = 0; r < recordedDays.length && recordedDays[r] < before; r++) {
             int theirs = Arrays.binarySearch(o.recordedDays, recordedDays[r]);
             System.arraycopy(o.values, o.at(theirs, 0, 0), values, at(r, 0, 0), block);
-        }
-    }
-
-    /** Copies of the counts of one member, and of all after it when they are still the same. */
-    void countsTo(Counts counts, int member, int through) {
-        for (int m = member; m < through; m++) {
-            counts.lowestCover[m] = lowestCover[m];
-            counts.bareDays[m] = bareDays[m];
-            counts.livingRootDays[m] = livingRootDays[m];
-        }
-    }
-
-    void countsFrom(Counts counts) {
-        System.arraycopy(counts.lowestCover, 0, lowestCover, 0, members);
-        System.arraycopy(counts.bareDays, 0, bareDays, 0, members);
-        System.arraycopy(counts.livingRootDays, 0, livingRootDays, 0, members);
-    }
-
-    /** What is counted day by day, as it was on the way. */
-    static final class Counts {
-        private final double[] lowestCover;
-        private final int[] bareDays;
-        private final int[] livingRootDays;
-
-        Counts(int members) {
-            this.lowestCover = new double[members];
-            this.bareDays = new int[members];
-            this.livingRootDays = new int[members];
         }
     }
 
@@ -263,15 +241,12 @@ public final class GroundCourse {
         return sorted[i] + (place - i) * (next - sorted[i]);
     }
 
-    public double[] lowestCover() {
-        return lowestCover.clone();
-    }
-
-    public double[] bareDays() {
-        return Arrays.stream(bareDays).asDoubleStream().toArray();
-    }
-
-    public double[] livingRootDays() {
-        return Arrays.stream(livingRootDays).asDoubleStream().toArray();
+    /** The record that holds the barest day after one record and up to another, in one year. */
+    public int barest(int from, int to, int member) {
+        int found = from + 1;
+        for (int r = found + 1; r <= to; r++) {
+            found = ground(r, OfGround.LOWEST_COVER, member) < ground(found, OfGround.LOWEST_COVER, member) ? r : found;
+        }
+        return found;
     }
 }

@@ -1,6 +1,5 @@
 package app.etlo.core.ground;
 
-import app.etlo.core.ground.GroundCourse.Counts;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -23,12 +22,12 @@ public final class GroundRun {
      *
      * @param states one as long as all members are the same, else one of each
      */
-    record Mark(int day, GroundState[] states, Counts counts) {
+    record Mark(int day, GroundState[] states, DayCounts counts) {
         void keep(GroundState s, GroundCourse course, int member, int through) {
             GroundState copy = new GroundState(s.soil, s.plant);
             copy.copyFrom(s);
             states[states.length == 1 ? 0 : member] = copy;
-            course.countsTo(counts, member, through);
+            counts.copyFrom(course.counts, member, through);
         }
     }
 

@@ -61,7 +61,7 @@ public final class GroundSimulation {
         GroundCourse course = new GroundCourse(weather.members, script.plants.length, days);
         Optional<Mark> start =
                 earlier.flatMap(e -> e.before(Math.min(e.sameUntil(script, weather), Math.max(0, from) + 1)));
-        start.ifPresent(m -> course.countsFrom(m.counts()));
+        start.ifPresent(m -> course.counts.copyFrom(m.counts(), 0, weather.members));
         play(course, days, start, days.length == 0 ? 0 : days[days.length - 1] + 1, List.of());
         return course;
     }
@@ -72,7 +72,7 @@ public final class GroundSimulation {
         Optional<Mark> start = earlier.flatMap(e -> e.before(e.sameUntil(script, weather)));
         start.ifPresent(m -> {
             course.takeOver(earlier.orElseThrow().course(), m.day());
-            course.countsFrom(m.counts());
+            course.counts.copyFrom(m.counts(), 0, weather.members);
         });
         List<Mark> marks = start.map(m -> earlier.orElseThrow().upTo(m)).orElseGet(ArrayList::new);
         List<Mark> ahead = keep ? marks(start.map(Mark::day).orElse(0)) : List.of();
@@ -108,7 +108,7 @@ public final class GroundSimulation {
                 .mapToObj(d -> new Mark(
                         d,
                         new GroundState[d <= weather.sharedDays ? 1 : weather.members],
-                        new GroundCourse.Counts(weather.members)))
+                        new DayCounts(weather.members)))
                 .toList();
     }
 
@@ -146,7 +146,7 @@ public final class GroundSimulation {
 
         @Override
         public void endOfDay(GroundState s) {
-            course.count(s, member, through);
+            course.counts.count(s, member, through);
             if (next < days.length && days[next] == s.day) {
                 course.record(next, s, member, through);
                 next++;

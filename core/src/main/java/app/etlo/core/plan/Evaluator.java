@@ -193,22 +193,11 @@ public final class Evaluator {
             List<CropResult> cropResults =
                     new CropFigures(plan, knowledge, timeline, crops, area, this::keep).all(sown);
             PlanGrowth growth = new PlanGrowth(
-                    plan,
-                    context.field(),
-                    knowledge,
-                    asOf,
-                    timeline,
-                    crops,
-                    years,
-                    soil,
-                    sown,
-                    figures,
-                    variation,
-                    memory);
+                    plan, context, knowledge, asOf, timeline, crops, years, soil, sown, figures, variation, memory);
             List<Situation.Cover> covers =
                     sown.stream().map(c -> growth.grown(c, benches)).toList();
             growth.ground()
-                    .ifPresent(g -> new GroundFigures(g, growth::errorOfMass, f -> keep(f))
+                    .ifPresent(g -> new GroundFigures(g, context.farm().units(), growth::errorOfMass, f -> keep(f))
                             .all(
                                     crops,
                                     covers,

@@ -10,6 +10,7 @@ import app.etlo.core.plan.PlanDocument.QuadratEntry;
 import app.etlo.core.plan.PlanDocument.TransectEntry;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
+import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.termination.Quadrat;
 import app.etlo.core.working.Figure;
 import java.time.LocalDate;
@@ -98,8 +99,12 @@ final class FieldChecks {
                 .orElse(ModelError.OF_MASS);
     }
 
-    /** A check against the forecast; empty where nothing of the cover is forecast to stand on its day. */
-    static Optional<Seen> seen(Check check, PlanGround ground) {
+    /**
+     * A check against the forecast; empty where nothing of the cover is forecast to stand on its day.
+     *
+     * @param units in which it is told
+     */
+    static Optional<Seen> seen(Check check, PlanGround ground, UnitSystem units) {
         CheckEntry c = check.entry();
         List<Integer> all = ground.plants(check.coverId());
         List<Integer> plants = c.species()
@@ -118,7 +123,7 @@ final class FieldChecks {
         }
         double whole = GroundCourse.band(ground.course().sum(record, all, OfPlant.MASS_KG_HA))
                 .middle();
-        return Optional.of(new Weighing(check, ground, plants, record, mass, Math.min(1, mass / whole)).seen());
+        return Optional.of(new Weighing(check, ground, plants, record, mass, Math.min(1, mass / whole), units).seen());
     }
 
     /** One check being weighed. */
@@ -132,6 +137,8 @@ final class FieldChecks {
         /** Of the cover's mass that was looked at. */
         private final double share;
 
+        private final UnitSystem units;
+
         private final List<Figure> figures = new ArrayList<>();
         private final List<String> said = new ArrayList<>();
         private double massFactor = 1;
@@ -140,8 +147,16 @@ final class FieldChecks {
         private double stageChange;
         private double heightFactor = 1;
 
-        Weighing(Check check, PlanGround ground, List<Integer> plants, int record, double massKgHa, double share) {
+        Weighing(
+                Check check,
+                PlanGround ground,
+                List<Integer> plants,
+                int record,
+                double massKgHa,
+                double share,
+                UnitSystem units) {
             this.share = share;
+            this.units = units;
             this.id = "grow/" + check.coverId() + "/check/" + check.entry().id();
             this.check = check;
             this.ground = ground;
@@ -209,7 +224,7 @@ final class FieldChecks {
                     Math.max(standard, least * seen),
                     q.samples().size(),
                     true);
-            said.add(tonnes(seen) + " weighed, " + tonnes(massKgHa) + " forecast: from here on × "
+            said.add(mass(seen) + " weighed, " + mass(massKgHa) + " forecast: from here on × "
                     + Shown.text(massFactor, Unit.FRACTION));
         }
 
@@ -244,7 +259,8 @@ final class FieldChecks {
         /** The tallest as measured here and there, against the forecast; few measures never move it far. */
         private void height(double seenM) {
             double forecastM = tallestM();
-            String both = "height " + Math.round(100 * seenM) + " cm, forecast " + Math.round(100 * forecastM) + " cm";
+            String both = "height " + whole(100 * seenM, Unit.CENTIMETRE) + ", forecast "
+                    + whole(100 * forecastM, Unit.CENTIMETRE);
             if (forecastM < LEAST_HEIGHT_M || seenM <= 0) {
                 said.add(both);
                 return;
@@ -296,7 +312,7 @@ final class FieldChecks {
                     WeighedForecast.ENOUGH_SAMPLES,
                     open);
             standFactor = figures.get(figures.size() - 1).middle();
-            said.add(Math.round(plantsM2) + " plants/m2 counted, " + Math.round(forecast) + " forecast"
+            said.add("plants " + told(plantsM2, Unit.PER_M2) + " counted, " + told(forecast, Unit.PER_M2) + " forecast"
                     + (factor < 1 && !open ? "; the canopy has closed over it" : ""));
         }
 
@@ -337,8 +353,18 @@ final class FieldChecks {
                     .orElse(0);
         }
 
-        private static String tonnes(double kgHa) {
-            return Shown.text(kgHa / 1000, Unit.T_PER_HA) + " t/ha";
+        private String mass(double kgHa) {
+            return units == UnitSystem.METRIC ? told(kgHa / 1000, Unit.T_PER_HA) : told(kgHa, Unit.KG_PER_HA);
+        }
+
+        private String told(double value, Unit unit) {
+            Unit shown = units.shown(unit);
+            return Shown.text(unit.to(shown, value), shown) + " " + shown.symbol();
+        }
+
+        private String whole(double value, Unit unit) {
+            Unit shown = units.shown(unit);
+            return Math.round(unit.to(shown, value)) + " " + shown.symbol();
         }
     }
 }

@@ -102,6 +102,12 @@ public final class PlanGround {
         return (int) ChronoUnit.DAYS.between(from, date);
     }
 
+    /** Whether a day is simulated, with an evening before it. */
+    boolean covers(LocalDate date) {
+        int d = day(date);
+        return d > 0 && d <= course.recordedDay(course.records() - 1);
+    }
+
     /** The record of the evening before a day: what is there when something is done on it. */
     int before(LocalDate date) {
         return course.recordOf(day(date) - 1);

@@ -13,6 +13,7 @@ import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.nitrogen.Need;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
+import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.weather.YearsAhead;
 import app.etlo.core.working.Figure;
@@ -38,6 +39,7 @@ final class PlanGrowth {
     private final GroundVariation variation;
     private final Optional<GroundMemory> memory;
     private final double evapotranspirationScale;
+    private final UnitSystem units;
     /** Field checks as weighed against the forecast of their day. */
     private final List<FieldChecks.Seen> seenChecks = new ArrayList<>();
 
@@ -52,7 +54,7 @@ final class PlanGrowth {
      */
     PlanGrowth(
             PlanDocument plan,
-            FieldEntry field,
+            Context context,
             Knowledge knowledge,
             LocalDate asOf,
             Timeline timeline,
@@ -64,6 +66,7 @@ final class PlanGrowth {
             GroundVariation variation,
             Optional<GroundMemory> memory) {
         this.memory = memory;
+        this.units = context.farm().units();
         this.plan = plan;
         this.knowledge = knowledge;
         this.asOf = asOf;
@@ -74,7 +77,7 @@ final class PlanGrowth {
         this.covers = covers;
         this.figures = figures;
         this.variation = variation;
-        this.evapotranspirationScale = field.evapotranspirationScale().orElse(1.0);
+        this.evapotranspirationScale = context.field().evapotranspirationScale().orElse(1.0);
         this.ground = sownInTime() ? Optional.of(checked()) : Optional.empty();
     }
 
@@ -111,7 +114,7 @@ final class PlanGrowth {
         Optional<GroundRun> like = memory.flatMap(m -> m.nearest(unseen.script(soil), weather()));
         PlanGround now = PlanGround.of(from(), unseen, soil, weather(), like);
         for (FieldChecks.Check c : FieldChecks.inTime(plan, asOf)) {
-            Optional<FieldChecks.Seen> seen = FieldChecks.seen(c, now);
+            Optional<FieldChecks.Seen> seen = FieldChecks.seen(c, now, units);
             if (seen.isPresent()) {
                 seen.get().figures().forEach(f -> figures.put(f.id(), f));
                 seenChecks.add(seen.get());

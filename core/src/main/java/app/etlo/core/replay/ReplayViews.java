@@ -77,7 +77,6 @@ public final class ReplayViews {
      * @param planned the day in the plan as it was
      * @param done the day it was done
      * @param expected what was expected on that day of the figure that rests on it most, and what came of it
-     * @param tried the same with other days, all else as chosen
      */
     public record Judged(
             String kind,
@@ -86,8 +85,14 @@ public final class ReplayViews {
             LocalDate planned,
             LocalDate done,
             Optional<FigureView> expected,
-            Optional<FigureView> came,
-            List<Tried> tried) {}
+            Optional<FigureView> came) {}
+
+    /**
+     * What other days for one of the things done would have come to, all else as chosen.
+     *
+     * @param tried by day, those of the plan and of the choice among them
+     */
+    public record OtherDays(String kind, String subject, List<Tried> tried) {}
 
     /** What would have come of another day; values in shown units, by figure id. */
     public record Tried(LocalDate day, List<Value> values) {}

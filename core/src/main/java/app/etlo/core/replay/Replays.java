@@ -17,6 +17,7 @@ import app.etlo.core.replay.ReplayViews.DayView;
 import app.etlo.core.replay.ReplayViews.EndView;
 import app.etlo.core.replay.ReplayViews.Judged;
 import app.etlo.core.replay.ReplayViews.Method;
+import app.etlo.core.replay.ReplayViews.OtherDays;
 import app.etlo.core.replay.ReplayViews.Told;
 import app.etlo.core.replay.ReplayViews.Tried;
 import app.etlo.core.replay.ReplayViews.Value;
@@ -118,7 +119,7 @@ public final class Replays {
                 watched(open.span, then));
     }
 
-    /** What came of it, against the plan as it was and against other days. */
+    /** What came of it, against the plan as it was and what was expected. */
     public EndView end(Season season, List<ReplayChoice> choices) {
         Open open = open(season);
         List<ReplayChoice> inTime = inTime(choices);
@@ -131,17 +132,36 @@ public final class Replays {
                 .map(id -> new Told(id, figure(planned, id), figure(came, id), difference(planned, came, id)))
                 .toList();
         List<Judged> judged = operations(planned, open.span)
-                .map(o -> judged(open, o, inTime, chosen, came, ids))
+                .map(o -> judged(open, o, inTime, came))
                 .toList();
         return new EndView(figures, judged);
     }
 
-    private Judged judged(
-            Open open, Ask planned, List<ReplayChoice> choices, PlanDocument chosen, Evaluated came, List<String> ids) {
-        LocalDate done = operations(came, open.span)
-                .filter(o -> o.kind().equals(planned.kind()) && o.subject().equals(planned.subject()))
+    /**
+     * What other days for one thing would have come to in that weather, all else as chosen.
+     *
+     * @throws Refused when nothing of that kind is done to that subject in the season
+     */
+    public OtherDays otherDays(Season season, List<ReplayChoice> choices, String kind, String subject) {
+        Open open = open(season);
+        PlanDocument chosen = chosen(open.plan, inTime(choices));
+        LocalDate after = open.span.to().plusDays(1);
+        Ask planned = of(evaluated(open, open.plan, after), open.span, kind, subject)
+                .orElseThrow(() -> new Refused("/subject", "nothing like that is done in this season"));
+        Evaluated came = evaluated(open, chosen, after);
+        LocalDate done = of(came, open.span, kind, subject).map(Ask::planned).orElse(planned.planned());
+        return new OtherDays(kind, subject, tried(open, planned, done, chosen, came, watched(open.span, came)));
+    }
+
+    private static Optional<Ask> of(Evaluated e, ReplaySpan span, String kind, String subject) {
+        return operations(e, span)
+                .filter(o -> o.kind().equals(kind) && o.subject().equals(subject))
+                .findFirst();
+    }
+
+    private Judged judged(Open open, Ask planned, List<ReplayChoice> choices, Evaluated came) {
+        LocalDate done = of(came, open.span, planned.kind(), planned.subject())
                 .map(Ask::planned)
-                .findFirst()
                 .orElse(planned.planned());
         String rests = planned.subject().equals(open.span.coverId())
                 ? "grow/" + planned.subject() + "/mass"
@@ -156,8 +176,7 @@ public final class Replays {
                 planned.planned(),
                 done,
                 figure(then, rests),
-                figure(came, rests),
-                tried(open, planned, done, chosen, came, ids));
+                figure(came, rests));
     }
 
     /** Other days for one thing, all else as chosen, in the weather that came. */

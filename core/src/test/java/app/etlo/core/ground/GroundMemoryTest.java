@@ -92,9 +92,6 @@ class GroundMemoryTest {
 
     private static void same(GroundCourse a, GroundCourse b) {
         assertThat(a.recordedDays()).isEqualTo(b.recordedDays());
-        assertThat(a.lowestCover()).isEqualTo(b.lowestCover());
-        assertThat(a.bareDays()).isEqualTo(b.bareDays());
-        assertThat(a.livingRootDays()).isEqualTo(b.livingRootDays());
         for (int i = 0; i < a.records(); i++) {
             for (OfGround v : OfGround.values()) {
                 assertThat(a.ground(i, v)).as("%s of record %d", v, i).isEqualTo(b.ground(i, v));

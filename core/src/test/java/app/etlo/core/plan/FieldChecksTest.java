@@ -14,6 +14,10 @@ class FieldChecksTest {
             "\"quadrat\":{\"frameArea\":{\"value\":0.25,\"unit\":\"m2\"},\"dryMatterPercent\":20,\"samples\":[%s]}";
 
     private static Evaluated evaluated(String checks) {
+        return evaluated(checks, "metric");
+    }
+
+    private static Evaluated evaluated(String checks, String units) {
         String text = FieldPlans.of()
                 .crop("winter-wheat", "2026-10-01", "2027-07-20")
                 .crop("grain-corn", "2028-05-10", "2028-10-15")
@@ -21,7 +25,8 @@ class FieldChecksTest {
                 .operation("sow", "v1", "2027-08-25", "\"method\":\"drilled\"")
                 .operation("end", "v1", "2028-05-08", "\"method\":\"burndown\"")
                 .text()
-                .replaceFirst("\"aims\":", "\"checks\":[" + checks + "],\"aims\":");
+                .replaceFirst("\"aims\":", "\"checks\":[" + checks + "],\"aims\":")
+                .replace("\"units\":\"metric\"", "\"units\":\"" + units + "\"");
         Dossier d = Plans.read(text);
         return new Evaluator(Plans.KNOWLEDGE).evaluate(d.plan(), d.context(), AS_OF);
     }
@@ -54,6 +59,22 @@ class FieldChecksTest {
         var narrow = heavy.figures().get("mix/v1/mass").value();
         assertThat((narrow.high() - narrow.low()) / narrow.middle())
                 .isLessThan((wide.high() - wide.low()) / wide.middle());
+    }
+
+    /** 1 lb/ac = 1.12085 kg/ha, 1 in = 2.54 cm, 1 m2 = 10.764 ft2 (NIST Special Publication 811). */
+    @Test
+    void a_farm_in_pounds_is_told_in_pounds_inches_and_square_feet() {
+        String all = "{\"id\":\"k1\",\"on\":\"2028-04-15\",\"height\":{\"value\":20,\"unit\":\"in\"},"
+                + "\"plants\":{\"value\":107.64,\"unit\":\"/m2\"}," + cuts(6, 900) + "}";
+        String here = cover(evaluated(all)).checks().get(0).said();
+        assertThat(here).contains("t/ha weighed").contains("height 51 cm").contains("plants 108 /m2 counted");
+        String there = cover(evaluated(all, "us")).checks().get(0).said();
+        assertThat(there).contains("lb/ac weighed").contains("height 20 in").contains("plants 10.0 /ft2 counted");
+        double tonnesHa = Double.parseDouble(here.replaceAll(".*; (\\S+) t/ha weighed.*", "$1"));
+        double lbAc = Double.parseDouble(
+                there.replaceAll(".*; (\\S+) lb/ac weighed.*", "$1").replace("\u202f", ""));
+        assertThat(lbAc * 1.12085 / 1000).isCloseTo(tonnesHa, org.assertj.core.api.Assertions.withinPercentage(1));
+        assertThat(there.replaceAll("[^×]*(× \\S+)[^×]*", "$1")).isEqualTo(here.replaceAll("[^×]*(× \\S+)[^×]*", "$1"));
     }
 
     @Test

@@ -14,6 +14,7 @@ import app.etlo.core.plan.WeatherEntry;
 import app.etlo.core.replay.ReplayViews.DayView;
 import app.etlo.core.replay.ReplayViews.EndView;
 import app.etlo.core.replay.ReplayViews.Judged;
+import app.etlo.core.replay.ReplayViews.Tried;
 import app.etlo.core.weather.Forecast;
 import app.etlo.core.weather.WeatherGenerator;
 import app.etlo.core.weather.WeatherSeries;
@@ -181,9 +182,11 @@ class ReplaysTest {
         assertThat(ended.came()).isEqualTo(mass.chosen());
         assertThat(ended.expected().orElseThrow().lowValue().orElseThrow())
                 .isLessThan(ended.came().orElseThrow().highValue().orElseThrow());
-        assertThat(ended.tried()).hasSizeGreaterThan(12);
+        List<Tried> tried = replays.otherDays(season, choices, "end", "v1").tried();
+        assertThat(tried).hasSizeGreaterThan(12);
+        assertThat(tried).extracting(Tried::day).contains(ended.planned(), ended.done());
         // a rye with vetch only grows in April and May: later ends never weigh less
-        List<Double> byDay = ended.tried().stream()
+        List<Double> byDay = tried.stream()
                 .map(t -> t.values().stream()
                         .filter(v -> v.id().equals("grow/v1/mass"))
                         .findFirst()
@@ -191,6 +194,33 @@ class ReplaysTest {
                         .value())
                 .toList();
         assertThat(byDay).isSorted();
+    }
+
+    /** The day that was chosen, among the others, gives what the end tells; the plan's own day what the plan gave. */
+    @Test
+    void other_days_agree_with_the_end_where_they_are_the_same_days() {
+        Replays replays = replays();
+        Replays.Season season = season(plan(), RECORD);
+        List<ReplayChoice> choices = List.of(
+                done("2026-09-10", "sow", "v1"), done("2027-04-16", "end", "v1"), done("2027-05-12", "sow", "c2"));
+        EndView end = replays.end(season, choices);
+        List<Tried> tried = replays.otherDays(season, choices, "end", "v1").tried();
+        for (ReplayViews.Told told : end.figures()) {
+            assertThat(value(tried, "2027-04-16", told.id()))
+                    .isEqualTo(told.chosen().orElseThrow().value());
+            assertThat(value(tried, "2027-05-01", told.id()))
+                    .isCloseTo(told.planned().orElseThrow().value(), within(1e-9));
+        }
+    }
+
+    private static double value(List<Tried> tried, String day, String figureId) {
+        return tried.stream()
+                .filter(t -> t.day().equals(LocalDate.parse(day)))
+                .flatMap(t -> t.values().stream())
+                .filter(v -> v.id().equals(figureId))
+                .findFirst()
+                .orElseThrow()
+                .value();
     }
 
     @Test
@@ -243,6 +273,9 @@ class ReplaysTest {
                 RECORD);
         assertThatThrownBy(() -> replays().years(undated.plan(), undated.context(), TODAY, "v1"))
                 .hasMessageContaining("when the cover is sown");
+        assertThatThrownBy(() -> replays().otherDays(s, AS_PLANNED, "end", "c1"))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("nothing like that");
         assertThatThrownBy(() -> new ReplayChoice(TODAY, "sow", "v1", TODAY.minusDays(1), Optional.empty()))
                 .hasMessageContaining("past");
     }

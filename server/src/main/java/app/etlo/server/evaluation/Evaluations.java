@@ -16,6 +16,7 @@ import app.etlo.core.plan.Sensitivities.SensitivityView;
 import app.etlo.core.replay.ReplayChoice;
 import app.etlo.core.replay.ReplayViews.DayView;
 import app.etlo.core.replay.ReplayViews.EndView;
+import app.etlo.core.replay.ReplayViews.OtherDays;
 import app.etlo.core.replay.ReplayViews.YearsView;
 import app.etlo.core.replay.Replays;
 import app.etlo.server.documents.NotFound;
@@ -96,6 +97,18 @@ public class Evaluations {
 
     EndView replayEnd(PlanDocument plan, LocalDate asOf, String coverId, int year, List<ReplayChoice> choices) {
         return replays.end(new Replays.Season(plan, context(plan), asOf, coverId, year), choices);
+    }
+
+    OtherDays replayOtherDays(
+            PlanDocument plan,
+            LocalDate asOf,
+            String coverId,
+            int year,
+            List<ReplayChoice> choices,
+            String kind,
+            String subject) {
+        return replays.otherDays(
+                new Replays.Season(plan, context(plan), asOf, coverId, year), choices, kind, subject);
     }
 
     /** A stand of a plan day by day; empty when it is not simulated. */

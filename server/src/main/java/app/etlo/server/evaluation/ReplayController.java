@@ -5,6 +5,7 @@ import app.etlo.core.plan.Refused;
 import app.etlo.core.replay.ReplayChoice;
 import app.etlo.core.replay.ReplayViews.DayView;
 import app.etlo.core.replay.ReplayViews.EndView;
+import app.etlo.core.replay.ReplayViews.OtherDays;
 import app.etlo.core.replay.ReplayViews.YearsView;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
@@ -64,6 +65,32 @@ class ReplayController {
         }
     }
 
+    /**
+     * @param kind sow or end
+     * @param subject id of the cover or crop
+     */
+    record OtherDaysRequest(
+            PlanDocument plan,
+            LocalDate asOf,
+            String coverId,
+            Integer year,
+            List<ReplayChoice> choices,
+            String kind,
+            String subject) {
+        OtherDaysRequest {
+            if (plan == null
+                    || asOf == null
+                    || coverId == null
+                    || year == null
+                    || choices == null
+                    || kind == null
+                    || subject == null) {
+                throw new Refused("", "other days need plan, asOf, coverId, year, choices, kind and subject");
+            }
+            bounded(choices);
+        }
+    }
+
     private static void bounded(List<ReplayChoice> choices) {
         if (choices.size() > MOST_CHOICES) {
             throw new Refused("/choices", "no more than " + MOST_CHOICES);
@@ -86,7 +113,16 @@ class ReplayController {
         return evaluations.replayDay(r.plan(), r.asOf(), r.coverId(), r.year(), r.day(), r.choices());
     }
 
-    /** What came of the choices, against the plan and other days. */
+    /** What other days for one thing would have come to, the dearest part: asked for one by one. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping("/api/replays/other-days")
+    OtherDays otherDays(@RequestBody OtherDaysRequest r) {
+        return evaluations.replayOtherDays(
+                r.plan(), r.asOf(), r.coverId(), r.year(), r.choices(), r.kind(), r.subject());
+    }
+
+    /** What came of the choices, against the plan and what was expected. */
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
     @PostMapping("/api/replays/ends")
