@@ -219,7 +219,7 @@ export function RotationStep() {
         title="The rotation as simulated"
         rows={[
           ['Lowest cover once the first stand has ended', 'grow/lowestCover'],
-          ['Days a year with under 30 % covered', 'grow/bareDays'],
+          ['Days a year with under 30 % covered from then on', 'grow/bareDays'],
           ['Days a year with living roots', 'grow/livingRootDays'],
           ['Nitrogen leached in a winter, to compare plans', 'grow/leached'],
         ]}

@@ -12,11 +12,10 @@ export function TitleRow() {
       <h1 className="text-[21px] leading-tight font-bold">{field.name}</h1>
       <span className="italic">
         {farm.name}
-        {area && (
-          <span className="fig not-italic">
-            , {area.text} {area.unit}
-          </span>
-        )}
+        {/* the area comes a moment later; what stands beside it keeps its place under the pointer */}
+        <span className="fig inline-block min-w-[5.5rem] not-italic">
+          {area && `, ${area.text} ${area.unit}`}
+        </span>
       </span>
       <span className="text-[13.5px] text-ink2 max-[900px]:hidden">{facts}</span>
       <Copies />

@@ -99,6 +99,7 @@ export function Copies() {
   const compare = [plans.data?.find((p) => p.current)?.id ?? '', state.plan.id];
   return (
     <span className="flex flex-wrap items-center gap-3 text-[13.5px]">
+      <NewCopy made={(id) => void open(id)} />
       {several && (
         <>
           <SelectField
@@ -121,7 +122,6 @@ export function Copies() {
           </Link>
         </>
       )}
-      <NewCopy made={(id) => void open(id)} />
       {!state.current && (
         <>
           <button type="button" className="link" onClick={() => make.mutate()}>

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
 import java.util.List;
 import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
@@ -149,7 +150,8 @@ class ViewsIT extends InBrowser {
         page.navigate("/fields/field-of-nobody/mix");
         assertThat(page.getByText("There is no such field or plan in this practice."))
                 .isVisible();
-        // the browser itself reports the 404s
+        // the browser itself reports the 404s of both things asked for, the last maybe a moment later
+        page.waitForLoadState(LoadState.NETWORKIDLE);
         complaints.removeIf(c -> c.contains("404"));
     }
 

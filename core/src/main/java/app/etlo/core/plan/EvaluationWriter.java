@@ -112,14 +112,15 @@ public final class EvaluationWriter {
     public static FigureView figure(Figure f, UnitSystem units, String currency) {
         Unit shown = units.shown(f.unit());
         Band band = f.value().map(v -> f.unit().to(shown, v));
-        String low = Shown.text(band.low(), shown);
-        String high = Shown.text(band.high(), shown);
+        double spread = band.high() - band.low();
+        String low = Shown.text(band.low(), shown, spread);
+        String high = Shown.text(band.high(), shown, spread);
         boolean told = !low.equals(high);
         return new FigureView(
                 f.id(),
                 f.label(),
                 band.middle(),
-                Shown.text(band.middle(), shown),
+                Shown.text(band.middle(), shown, spread),
                 WorkingView.symbol(shown, currency),
                 f.origin(),
                 told ? Optional.of(low) : Optional.empty(),

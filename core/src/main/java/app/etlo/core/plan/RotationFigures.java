@@ -30,8 +30,8 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
- * Figures of the whole rotation: bare days and days with living roots from its first sowing to its last end, the barest day once
- * its own residue lies, and what winters leach.
+ * Figures of the whole rotation: days with living roots from its first sowing to its last end, bare days and the barest day once its
+ * own residue lies, and what winters leach.
  */
 final class RotationFigures {
     private static final Formula YEARLY =
@@ -78,13 +78,24 @@ final class RotationFigures {
         int to = ended ? ground.before(ends.get(ends.size() - 1)) : course.records() - 1;
         int first = ground.before(sown.get(0));
         if (to > first) {
-            keep.accept(yearly("grow/bareDays", "Days a year with under 30 % covered", OfGround.BARE_DAYS, first, to));
             keep.accept(yearly(
-                    "grow/livingRootDays", "Days a year with living roots", OfGround.LIVING_ROOT_DAYS, first, to));
+                    "grow/livingRootDays",
+                    "Days a year with living roots",
+                    OfGround.LIVING_ROOT_DAYS,
+                    "Days from the first sowing to the last end",
+                    first,
+                    to));
         }
         // what lay there before anything of the plan was cut or killed is not known
         int firstEnd = ends.isEmpty() ? to : ground.before(ends.get(0));
         if (to > firstEnd) {
+            keep.accept(yearly(
+                    "grow/bareDays",
+                    "Days a year with under 30 % covered after the first stand has ended",
+                    OfGround.BARE_DAYS,
+                    "Days from the first end to the last",
+                    firstEnd,
+                    to));
             keep.accept(lowestCover(firstEnd, to));
         }
     }
@@ -158,7 +169,7 @@ final class RotationFigures {
     }
 
     /** Days between two records that were counted, as days of a year. */
-    private Figure yearly(String id, String label, OfGround counted, int from, int to) {
+    private Figure yearly(String id, String label, OfGround counted, String of, int from, int to) {
         GroundCourse course = ground.course();
         double[] before = course.ground(from, counted);
         double[] days = course.ground(to, counted);
@@ -170,8 +181,7 @@ final class RotationFigures {
                 label,
                 Unit.DAY,
                 input("days", "Days in all", weather.middle(), Unit.DAY),
-                Input.of(
-                        "span", "Days from the first sowing to the last end", span, Unit.DAY, Origin.FORECAST, "plan"));
+                Input.of("span", of, span, Unit.DAY, Origin.FORECAST, "plan"));
         return banded(f, weather.map(v -> v / span * 365.25));
     }
 }

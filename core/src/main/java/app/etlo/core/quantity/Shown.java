@@ -14,6 +14,8 @@ import java.util.Locale;
 public final class Shown {
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.UK);
 
+    private static final double WIDE_PERCENT = 2;
+
     private Shown() {}
 
     /** The text of a value in its unit, without the unit itself. */
@@ -36,6 +38,11 @@ public final class Shown {
             case SHARE -> unit == Unit.PERCENT ? plain(value, size < 1 ? 2 : 1) : significant(value);
             default -> significant(value);
         };
+    }
+
+    /** The text of a value whose band is so wide: a percent that is not known to a point or two carries no tenths. */
+    public static String text(double value, Unit unit, double spread) {
+        return unit == Unit.PERCENT && spread > WIDE_PERCENT ? plain(value, 0) : text(value, unit);
     }
 
     /** Three significant figures below a thousand, whole numbers above. */

@@ -35,6 +35,15 @@ class ShownTest {
     }
 
     @Test
+    void a_percent_that_is_not_known_to_a_point_carries_no_tenths() {
+        assertThat(Shown.text(91.63, Unit.PERCENT, 5.2)).isEqualTo("92");
+        assertThat(Shown.text(91.63, Unit.PERCENT, 0)).isEqualTo("91.6");
+        assertThat(Shown.text(0.42, Unit.PERCENT, 12)).isEqualTo("0");
+        // only percents: a mass keeps its tenths
+        assertThat(Shown.text(4.13, Unit.T_PER_HA, 2)).isEqualTo("4.1");
+    }
+
+    @Test
     void thousands_stand_in_groups_and_dates_leave_no_doubt() {
         assertThat(Shown.text(12_345, Unit.KILOGRAM)).isEqualTo("12\u202f345");
         assertThat(Shown.text(LocalDate.of(2027, 5, 4).toEpochDay(), Unit.DATE)).isEqualTo("4 May 2027");

@@ -107,8 +107,7 @@ public class Evaluations {
             List<ReplayChoice> choices,
             String kind,
             String subject) {
-        return replays.otherDays(
-                new Replays.Season(plan, context(plan), asOf, coverId, year), choices, kind, subject);
+        return replays.otherDays(new Replays.Season(plan, context(plan), asOf, coverId, year), choices, kind, subject);
     }
 
     /** A stand of a plan day by day; empty when it is not simulated. */
