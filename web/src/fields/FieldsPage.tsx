@@ -42,8 +42,8 @@ function Reckoning({ pending, fields }: { pending: number; fields: number }) {
   return (
     <p className="flex flex-wrap items-center gap-2 text-[13px] text-ink2">
       <label htmlFor="reckoning" role="status" className="italic">
-        weather, a plan or the day has changed: <span className="fig not-italic">{all - left}</span> of{' '}
-        <span className="fig not-italic">{all}</span> fields are up to date
+        weather, a plan or the day has changed: <span className="fig not-italic">{all - left}</span>{' '}
+        of <span className="fig not-italic">{all}</span> fields are up to date
       </label>
       <progress id="reckoning" className="h-2 w-48" max={all} value={all - left} />
       <span className="italic">work goes on meanwhile; the others are shown as they were</span>
