@@ -135,13 +135,14 @@ function Answer({ test }: { test: CatchTest | undefined }) {
   });
   const r = test ? result.data : undefined;
   return (
-    <section aria-label="What it delivers" aria-live="polite" className="py-2">
+    // its room is kept, so that the keys under it stay where the thumb is when the answer comes
+    <section aria-label="What it delivers" aria-live="polite" className="min-h-[236px] py-2">
       {r ? (
         <>
           <p className="fig text-[52px] leading-none font-bold">
             {r.text} <span className="text-[18px] font-normal">{r.unit}</span>
           </p>
-          <p className="mt-1 text-[17px] font-bold">{r.say}</p>
+          <p className="mt-1 min-h-[4.2em] text-[17px] leading-[1.35] font-bold">{r.say}</p>
           <div className="mt-2 flex items-center gap-3">
             <button
               type="button"

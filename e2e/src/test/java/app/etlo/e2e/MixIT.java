@@ -1,6 +1,7 @@
 package app.etlo.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.microsoft.playwright.Locator;
@@ -190,6 +191,10 @@ class MixIT extends InBrowser {
                 .isVisible();
     }
 
+    private double placeOfKeys() {
+        return ((Number) button("8").evaluate("e => e.getBoundingClientRect().top + window.scrollY")).doubleValue();
+    }
+
     @Test
     void a_drill_is_calibrated_with_one_thumb() {
         demo();
@@ -203,11 +208,13 @@ class MixIT extends InBrowser {
         type("It should deliver", "95");
         page.getByLabel("Caught, all outlets", new Page.GetByLabelOptions().setExact(true))
                 .focus();
+        double place = placeOfKeys();
         for (String key : "1180".split("")) {
             button(key).click();
         }
         Locator answer = region("What it delivers");
         assertThat(answer).containsText("21 % more is wanted");
+        assertEquals(place, placeOfKeys(), 0.5, "the keys stay under the thumb when the answer comes");
         button("Keep this catch").click();
         assertThat(answer).containsText("kept");
         accessible("calibration on a phone");
