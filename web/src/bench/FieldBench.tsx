@@ -259,7 +259,10 @@ export function FieldBench({ loaded, who }: { loaded: Loaded; who: string }) {
             The figures below are of the last sound plan. {state.problems[0]?.message}
           </p>
         )}
-        <div className="grid grid-cols-[96px_minmax(0,1fr)_296px] gap-x-6 border-t border-rule pt-3 pb-12 max-[1100px]:grid-cols-[92px_minmax(0,1fr)] max-[700px]:grid-cols-1">
+        <div
+          aria-busy={state.busy}
+          className="grid grid-cols-[96px_minmax(0,1fr)_296px] gap-x-6 border-t border-rule pt-3 pb-12 max-[1100px]:grid-cols-[92px_minmax(0,1fr)] max-[700px]:grid-cols-1"
+        >
           <StepLine step={step.id} done={decided(plan, evaluation, inHand)} />
           <section aria-label={step.name} className="min-w-0">
             <Body lots={loaded.lots} />

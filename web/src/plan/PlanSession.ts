@@ -20,6 +20,8 @@ export interface PlanState extends Saved {
   problems: Problem[];
   /** The figures are of an earlier plan: the server does not answer. */
   stale: boolean;
+  /** Figures of the plan as it is now are on their way. */
+  busy: boolean;
   save: SaveState;
 }
 
@@ -55,7 +57,7 @@ export class PlanSession {
    */
   constructor(saved: Saved, who: string) {
     this.who = who;
-    this.state = { ...saved, problems: [], stale: false, save: { kind: 'saved' } };
+    this.state = { ...saved, problems: [], stale: false, busy: true, save: { kind: 'saved' } };
     this.resume(saved);
     void this.evaluate();
   }
@@ -182,19 +184,21 @@ export class PlanSession {
       return;
     }
     this.evaluating = true;
+    this.set({ busy: true });
     const plan = this.state.plan;
     try {
       const body = { plan, asOf: today() };
       const evaluation = taken(await api.POST('/api/evaluations', { body }));
       this.retryEvaluation.done();
-      this.set({ evaluation, problems: [], stale: false });
+      this.set({ evaluation, problems: [], stale: false, busy: this.evaluateAgain });
     } catch (e) {
       if (e instanceof Refusal && !e.passing) {
         this.set({
+          busy: this.evaluateAgain,
           problems: e.problems.map((p) => ({ ...p, pointer: p.pointer.replace(/^\/plan/, '') })),
         });
       } else {
-        this.set({ stale: true });
+        this.set({ stale: true, busy: this.evaluateAgain });
         this.retryEvaluation.later();
       }
     }

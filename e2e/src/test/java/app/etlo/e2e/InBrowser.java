@@ -168,9 +168,10 @@ abstract class InBrowser {
         assertThat(page.locator("main h2").first()).hasText(name);
     }
 
-    /** Waits until what was changed is saved. */
+    /** Waits until what was changed is saved and the figures are those of the plan as it is. */
     void saved() {
         assertThat(page.getByRole(AriaRole.STATUS).first()).hasText("saved");
+        assertThat(page.locator("[aria-busy=true]")).hasCount(0);
     }
 
     /** The button of a figure, by the beginning of its name. */
