@@ -27,6 +27,8 @@ final class Product implements AutoCloseable {
         // a test signs in more often than people do, and all from one address
         environment.put("ETLO_LIMITS_ENTRANCE_ADDRESS", "6000");
         environment.put("ETLO_LIMITS_ENTRANCE_SESSION", "6000");
+        environment.put("ETLO_LIMITS_JOINING_ADDRESS", "6000");
+        environment.put("ETLO_LIMITS_JOINING_SESSION", "6000");
     }
 
     /** A data folder that the user postgres can reach too. */

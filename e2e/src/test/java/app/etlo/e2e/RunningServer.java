@@ -70,6 +70,7 @@ final class RunningServer {
         builder.environment().put("ETLO_OUTBOX", letters.toString());
         // all tests open their practices from one address
         builder.environment().put("ETLO_LIMITS_ENTRANCE_ADDRESS", "6000");
+        builder.environment().put("ETLO_LIMITS_JOINING_ADDRESS", "6000");
         process = builder.start();
         for (int i = 0; i < 1200; i++) {
             if (!process.isAlive()) {

@@ -31,7 +31,9 @@ class BadInputTest {
         byte[] huge = new byte[5 * 1024 * 1024 + 1];
         java.util.Arrays.fill(huge, (byte) ' ');
         for (String path : List.of("/api/boundaries", "/api/dossiers", "/api/evaluations")) {
-            Browser.Answer a = browser.send("POST", path, huge, MediaType.APPLICATION_JSON, java.util.Map.of());
+            MediaType type =
+                    path.equals("/api/dossiers") ? MediaType.APPLICATION_OCTET_STREAM : MediaType.APPLICATION_JSON;
+            Browser.Answer a = browser.send("POST", path, huge, type, java.util.Map.of());
             assertThat(a.status()).as(path).isEqualTo(413);
             assertThat(a.json().path("detail").asText()).contains("over 5 MB");
         }

@@ -2,6 +2,7 @@ package app.etlo.server;
 
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.request;
 
+import app.etlo.server.access.ThisMachine;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -24,6 +25,7 @@ final class Browser {
 
     private final MockMvc mvc;
     private boolean secure;
+    private boolean here = true;
     private final Map<String, Cookie> cookies = new HashMap<>();
 
     Browser(MockMvc mvc) {
@@ -33,6 +35,12 @@ final class Browser {
     /** From here on over TLS. */
     Browser overTls() {
         secure = true;
+        return this;
+    }
+
+    /** From here on from another machine. */
+    Browser fromElsewhere() {
+        here = false;
         return this;
     }
 
@@ -135,7 +143,7 @@ final class Browser {
     Answer send(String method, String path, byte[] body, MediaType type, Map<String, String> headers) {
         try {
             MockHttpServletRequestBuilder ask =
-                    request(HttpMethod.valueOf(method), path).secure(secure);
+                    request(HttpMethod.valueOf(method), path).secure(secure).requestAttr(ThisMachine.ATTRIBUTE, here);
             if (!cookies.isEmpty()) {
                 ask.cookie(cookies.values().toArray(Cookie[]::new));
             }

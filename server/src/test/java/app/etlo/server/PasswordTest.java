@@ -71,6 +71,41 @@ class PasswordTest {
     }
 
     @Test
+    void changing_it_gives_the_session_a_new_id_and_ends_waiting_links() {
+        stranger().post("/api/resets", "{\"email\":\"" + email + "\"}");
+        String waiting = Letters.resetToken(email);
+        String before = browser.cookie("ETLO").getValue();
+        assertThat(change(Browser.PASSWORD, FRESH).status()).isEqualTo(204);
+        assertThat(browser.cookie("ETLO").getValue()).isNotEqualTo(before);
+        assertThat(browser.get("/api/farms").status()).isEqualTo(200);
+        assertThat(use(stranger(), waiting, "a third horse").status()).isEqualTo(410);
+        assertThat(elsewhere(FRESH).get("/api/farms").status()).isEqualTo(200);
+    }
+
+    /** The Kelvin sign and others become plain letters in lower case. */
+    @Test
+    void letters_that_only_look_alike_are_another_address() {
+        Browser kay = stranger();
+        String real = "kim-" + email;
+        kay.post(
+                "/api/practices",
+                "{\"practice\":\"K\",\"email\":\"" + real + "\",\"password\":\"" + Browser.PASSWORD + "\"}");
+        String lookAlike = "\u212Aim-" + email;
+        assertThat(stranger()
+                        .post("/api/resets", "{\"email\":\"" + lookAlike + "\"}")
+                        .status())
+                .isEqualTo(202);
+        assertThat(stranger()
+                        .post("/api/resets", "{\"email\":\"" + real.toUpperCase(java.util.Locale.ROOT) + "\"}")
+                        .status())
+                .isEqualTo(202);
+        // the link goes where the account says, however the address was typed
+        assertThat(Letters.to(real)).contains("/reset#");
+        assertThat(Letters.find(lookAlike)).isEmpty();
+        assertThat(Letters.find(real.toUpperCase(java.util.Locale.ROOT))).isEmpty();
+    }
+
+    @Test
     void without_the_present_one_nothing_changes() {
         assertThat(change("not this one", FRESH)
                         .json()
@@ -102,7 +137,7 @@ class PasswordTest {
                         .post("/api/resets", "{\"email\":\"" + email.toUpperCase(java.util.Locale.ROOT) + "\"}")
                         .status())
                 .isEqualTo(202);
-        String token = Letters.resetToken(email.toUpperCase(java.util.Locale.ROOT));
+        String token = Letters.resetToken(email);
         assertThat(use(forgetful, token, "short").status()).isEqualTo(400);
         assertThat(use(forgetful, token, FRESH).status()).isEqualTo(204);
         assertThat(forgetful.get("/api/session").json().path("email").asText()).isEqualTo(email);

@@ -57,6 +57,33 @@ class PeopleTest {
                         .put("password", Browser.PASSWORD));
     }
 
+    @Test
+    void the_invitations_of_somebody_removed_or_no_adviser_any_more_end() {
+        for (String how : List.of("removed", "demoted")) {
+            Browser second = owner.invites("adviser");
+            String link = second.post("/api/invitations", "{\"role\":\"adviser\"}")
+                    .json()
+                    .path("token")
+                    .asText();
+            long id = second.get("/api/people").json().path("you").asLong();
+            if (how.equals("removed")) {
+                assertThat(owner.delete("/api/people/" + id).status()).isEqualTo(204);
+            } else {
+                assertThat(role(owner, id, "assistant").status()).isEqualTo(200);
+            }
+            assertThat(stranger()
+                            .post("/api/invitations/opened", "{\"token\":\"" + link + "\"}")
+                            .status())
+                    .as(how)
+                    .isEqualTo(410);
+            assertThat(accept(stranger(), link, UUID.randomUUID() + "@example.org")
+                            .status())
+                    .as(how)
+                    .isEqualTo(410);
+            assertThat(owner.get("/api/people").json().path("invitations")).isEmpty();
+        }
+    }
+
     private Browser.Answer role(Browser who, long person, String role) {
         return who.send(
                 "PUT",

@@ -30,6 +30,10 @@ public @interface ServerTest {
                             // hundreds of practices are opened from this one address
                             "etlo.limits.entrance.address=100000",
                             "etlo.limits.entrance.burst=100000",
+                            "etlo.limits.joining.address=100000",
+                            "etlo.limits.joining.burst=100000",
+                            "etlo.limits.link.address=100000",
+                            "etlo.limits.link.burst=100000",
                             "etlo.limits.evaluate.burst=100000",
                             "etlo.limits.imports.burst=100000",
                             // as the product is set up: see FirstVersionTest

@@ -10,6 +10,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Map;
+import java.util.stream.Collectors;
 
 /** Asks a running server as a browser does: keeps cookies and sends the token back that proves a change comes from it. */
 public final class Visitor {
@@ -49,6 +50,22 @@ public final class Visitor {
         }
     }
 
+    /** The cookies as a header, for connections made by hand. */
+    public String cookie() {
+        return cookies.getCookieStore().getCookies().stream()
+                .map(c -> c.getName() + "=" + c.getValue())
+                .collect(Collectors.joining("; "));
+    }
+
+    /** The token that proves a change comes from this browser; empty before the first page. */
+    public String token() {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(c -> c.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElse("");
+    }
+
     public Answer get(String path) throws IOException, InterruptedException {
         return send("GET", path, null, Map.of());
     }
@@ -82,10 +99,9 @@ public final class Visitor {
             request.header("Content-Type", "application/json");
         }
         headers.forEach(request::header);
-        cookies.getCookieStore().getCookies().stream()
-                .filter(c -> c.getName().equals("XSRF-TOKEN"))
-                .map(HttpCookie::getValue)
-                .forEach(token -> request.header("X-XSRF-TOKEN", token));
+        if (!token().isEmpty()) {
+            request.header("X-XSRF-TOKEN", token());
+        }
         HttpResponse<String> answer =
                 http.send(request.build(), HttpResponse.BodyHandlers.ofString(StandardCharsets.UTF_8));
         return new Answer(answer.statusCode(), answer.body(), answer.headers().map());

@@ -4,7 +4,6 @@ import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Locale;
 import java.util.Optional;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -44,6 +43,13 @@ public class Accounts {
         }
     }
 
+    /**
+     * A link to a new password.
+     *
+     * @param email the address as it is stored, which is where the link goes
+     */
+    public record Reset(String email, String token) {}
+
     /** An invitation that still holds. */
     public record Invitation(long id, long workspaceId, String practice, String role) {}
 
@@ -61,10 +67,12 @@ public class Accounts {
         return join(workspace, practice.strip(), "", email, password, Role.ADVISER);
     }
 
-    /** The invitation this link stands for, while it holds. */
+    /** The invitation this link stands for, while it holds: not past its time, and made by somebody who may still invite. */
     public Optional<Invitation> invitation(String token) {
         return jdbc.sql("select i.id, i.workspace_id, w.name as practice, i.role from invitation i"
-                        + " join workspace w on w.id = i.workspace_id where i.token_hash = ? and i.expires_at > ?")
+                        + " join workspace w on w.id = i.workspace_id where i.token_hash = ? and i.expires_at > ?"
+                        + " and exists (select from adviser a where a.workspace_id = i.workspace_id"
+                        + " and a.email = i.made_by and a.role = 'adviser')")
                 .params(Tokens.hash(token), now())
                 .query(Invitation.class)
                 .optional();
@@ -124,6 +132,8 @@ public class Accounts {
         return find(email).isPresent();
     }
 
+    /** Sets a password; links to a new one that were sent before no longer work. */
+    @Transactional
     public void setPassword(long adviserId, String password) {
         int changed = jdbc.sql("update adviser set password_hash = ? where id = ?")
                 .params(encoder.encode(password), adviserId)
@@ -131,6 +141,13 @@ public class Accounts {
         if (changed == 0) {
             throw new IllegalStateException("no such adviser");
         }
+        endResets(adviserId);
+    }
+
+    private void endResets(long adviserId) {
+        jdbc.sql("delete from password_reset where adviser_id = ?")
+                .param(adviserId)
+                .update();
     }
 
     /**
@@ -138,20 +155,18 @@ public class Accounts {
      * within a minute of the last, so that nobody's letter-box is filled.
      */
     @Transactional
-    public Optional<String> offerReset(String email) {
+    public Optional<Reset> offerReset(String email) {
         Timestamp justNow = Timestamp.from(clock.instant().plus(RESET_LASTS).minus(BETWEEN_RESETS));
         return find(email).filter(row -> !hasReset(row.id(), justNow)).map(row -> {
             String token = Tokens.fresh();
-            jdbc.sql("delete from password_reset where adviser_id = ?")
-                    .param(row.id())
-                    .update();
+            endResets(row.id());
             jdbc.sql("insert into password_reset (token_hash, adviser_id, expires_at) values (?, ?, ?)")
                     .params(
                             Tokens.hash(token),
                             row.id(),
                             Timestamp.from(clock.instant().plus(RESET_LASTS)))
                     .update();
-            return token;
+            return new Reset(row.email(), token);
         });
     }
 
@@ -190,8 +205,18 @@ public class Accounts {
         return Timestamp.from(now);
     }
 
-    /** Addresses are told apart without case. */
+    /**
+     * Addresses are compared without case. A letter is lowered only where raising it again gives it back: the Kelvin sign or a
+     * dotted capital I would otherwise become plain letters and match somebody else's address.
+     */
     static String normal(String email) {
-        return email.strip().toLowerCase(Locale.ROOT);
+        return email.strip()
+                .codePoints()
+                .map(c -> {
+                    int low = Character.toLowerCase(c);
+                    return Character.toUpperCase(low) == c ? low : c;
+                })
+                .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
+                .toString();
     }
 }

@@ -56,7 +56,7 @@ class PasswordController {
             @NotBlank @Size(max = 100) String token,
             @Password String password) {}
 
-    /** Changes the password and ends the person's other sessions. */
+    /** Changes the password; the person's other sessions and waiting links end, and this session gets a new id. */
     @Limited(Limited.Kind.ENTRANCE)
     @Access(Who.MEMBER)
     @PutMapping("/api/me/password")
@@ -72,6 +72,7 @@ class PasswordController {
         attempt.wasRight();
         accounts.setPassword(adviser.id(), asked.password());
         sessions.endOthers(adviser.id(), request);
+        request.changeSessionId();
     }
 
     @Access(Who.MEMBER)
@@ -82,23 +83,24 @@ class PasswordController {
     }
 
     /** Sends a link to a new password, if the address has an account; the answer is the same when it has none. */
-    @Limited(Limited.Kind.ENTRANCE)
+    @Limited(Limited.Kind.LINK)
     @Access(Who.ANYONE)
     @PostMapping("/api/resets")
     @ResponseStatus(HttpStatus.ACCEPTED)
     void askReset(@Valid @RequestBody ResetAsked asked) {
+        // to the address as it is stored: what was typed only looks it up
         accounts.offerReset(asked.email())
-                .ifPresent(token -> outbox.post(new Letter(
-                        asked.email().strip(),
+                .ifPresent(offer -> outbox.post(new Letter(
+                        offer.email(),
                         "A new password for Etlo",
                         "Somebody asked for a new password for this address. To choose one, open this link within an"
                                 + " hour:\n\n"
-                                + address + "/reset#" + token
+                                + address + "/reset#" + offer.token()
                                 + "\n\nIf it was not you, leave it: nothing changes.")));
     }
 
     /** Chooses the new password that a link allows; all earlier sessions of the person end. */
-    @Limited(Limited.Kind.ENTRANCE)
+    @Limited(Limited.Kind.LINK)
     @Access(Who.ANYONE)
     @PostMapping("/api/resets/used")
     @ResponseStatus(HttpStatus.NO_CONTENT)

@@ -68,7 +68,7 @@ class SessionController {
         return view(adviser);
     }
 
-    @Limited(Limited.Kind.ENTRANCE)
+    @Limited(Limited.Kind.JOINING)
     @Access(Who.ANYONE)
     @PostMapping("/api/practices")
     @ResponseStatus(HttpStatus.CREATED)

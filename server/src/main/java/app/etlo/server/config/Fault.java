@@ -1,5 +1,6 @@
 package app.etlo.server.config;
 
+import app.etlo.server.edge.BodyRefused;
 import app.etlo.server.limits.TooMany;
 import java.sql.SQLException;
 import java.sql.SQLTransientConnectionException;
@@ -28,6 +29,9 @@ record Fault(HttpStatus status, String title, String detail, Optional<Long> retr
                         "Too often",
                         "Asked too often. Try again in " + inWords(tooMany.seconds()) + ".",
                         Optional.of(tooMany.seconds()));
+            }
+            if (t instanceof BodyRefused refused) {
+                return new Fault(refused.status(), refused.title(), refused.getMessage(), refused.retryAfterSeconds());
             }
             if (t instanceof SQLException e) {
                 String state = String.valueOf(e.getSQLState());

@@ -43,7 +43,10 @@ class Problems extends ResponseEntityExceptionHandler {
     @Override
     protected ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
-        return ResponseEntity.badRequest().body(detail(unreadable(e)));
+        Fault fault = Fault.of(e);
+        return fault.status() == HttpStatus.INTERNAL_SERVER_ERROR
+                ? ResponseEntity.badRequest().body(detail(unreadable(e)))
+                : told(fault, e);
     }
 
     @Override
@@ -57,8 +60,11 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler(Exception.class)
-    ResponseEntity<ProblemDetail> unforeseen(Exception e) {
-        Fault fault = Fault.of(e);
+    ResponseEntity<Object> unforeseen(Exception e) {
+        return told(Fault.of(e), e);
+    }
+
+    private ResponseEntity<Object> told(Fault fault, Exception e) {
         if (fault.status() == HttpStatus.INTERNAL_SERVER_ERROR) {
             logger.error("unforeseen", e);
         } else {

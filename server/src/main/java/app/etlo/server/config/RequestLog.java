@@ -19,10 +19,11 @@ import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.servlet.HandlerMapping;
+import org.springframework.web.servlet.resource.ResourceHttpRequestHandler;
 
 /**
- * Gives every request an id, which its log lines, its answer and a problem it may get carry; writes one line for each call of
- * the API. The line names the endpoint, not what was asked of it: nobody's address, name or data is in it. Failures outside
+ * Gives every request an id, which its log lines, its answer and a problem it may get carry; writes one line for each call that
+ * a handler of Etlo's answers or that is refused. The line names the endpoint, not what was asked of it: nobody's address, name or data is in it. Failures outside
  * any endpoint, such as a session that cannot be read, are answered here.
  */
 @Component
@@ -53,7 +54,7 @@ class RequestLog extends OncePerRequestFilter {
         } catch (ServletException | IOException | RuntimeException e) {
             answer(response, e, id);
         } finally {
-            if (request.getRequestURI().startsWith("/api/")) {
+            if (isWorthALine(request, response)) {
                 LOG.atInfo()
                         .addKeyValue("method", request.getMethod())
                         .addKeyValue("route", route(request))
@@ -83,6 +84,15 @@ class RequestLog extends OncePerRequestFilter {
         mapper.writeValue(
                 response.getOutputStream(),
                 Map.of("status", fault.status().value(), "title", fault.title(), "detail", fault.detail(), ID, id));
+    }
+
+    /** Every call but of the page's own files; decided by what answered, not by how the address is spelled. */
+    private static boolean isWorthALine(HttpServletRequest request, HttpServletResponse response) {
+        Object handler = request.getAttribute(HandlerMapping.BEST_MATCHING_HANDLER_ATTRIBUTE);
+        boolean file = handler instanceof ResourceHttpRequestHandler
+                || request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE) == null
+                        && "GET".equals(request.getMethod());
+        return !file || response.getStatus() >= HttpServletResponse.SC_BAD_REQUEST;
     }
 
     private static String route(HttpServletRequest request) {

@@ -1,7 +1,9 @@
 package app.etlo.server.config;
 
+import app.etlo.server.access.ThisMachine;
 import jakarta.servlet.http.HttpServletRequest;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.actuate.autoconfigure.security.servlet.EndpointRequest;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
@@ -14,6 +16,7 @@ import org.springframework.security.web.authentication.HttpStatusEntryPoint;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
 import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
 import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
@@ -38,13 +41,20 @@ class SecurityConfig {
 
     @Bean
     SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
-        CsrfTokenRequestAttributeHandler plain = new CsrfTokenRequestAttributeHandler();
+        // from the header alone: looking for it among parameters would read a body of whoever sends one
+        CsrfTokenRequestAttributeHandler plain = new CsrfTokenRequestAttributeHandler() {
+            @Override
+            public String resolveCsrfTokenValue(HttpServletRequest request, CsrfToken token) {
+                return request.getHeader(token.getHeaderName());
+            }
+        };
         plain.setCsrfRequestAttributeName(null); // load the token at once, so that the cookie is always set
         CookieCsrfTokenRepository cookie = CookieCsrfTokenRepository.withHttpOnlyFalse();
         cookie.setCookieCustomizer(c -> c.sameSite("Strict"));
-        return http.authorizeHttpRequests(a -> a.requestMatchers("/actuator/**", "/v3/api-docs/**")
-                        .access((who, context) -> new AuthorizationDecision(isFromThisMachine(context.getRequest())))
-                        // who may call an endpoint stands at the endpoint, see AccessRule
+        return http
+                // who may call a handler stands at the handler, see AccessRule; health has handlers of the framework's
+                .authorizeHttpRequests(a -> a.requestMatchers(EndpointRequest.toAnyEndpoint())
+                        .access((who, context) -> new AuthorizationDecision(ThisMachine.asked(context.getRequest())))
                         .anyRequest()
                         .permitAll())
                 .csrf(c -> c.csrfTokenRepository(cookie).csrfTokenRequestHandler(plain))
@@ -59,12 +69,5 @@ class SecurityConfig {
                         .permissionsPolicyHeader(
                                 p -> p.policy("camera=(), microphone=(), geolocation=(), payment=(), usb=()")))
                 .build();
-    }
-
-    /** Asked from this very machine, and not handed on by a proxy that runs on it. */
-    private static boolean isFromThisMachine(HttpServletRequest request) {
-        String address = request.getRemoteAddr();
-        boolean loopback = address.equals("127.0.0.1") || address.equals("0:0:0:0:0:0:0:1") || address.equals("::1");
-        return loopback && request.getHeader("X-Forwarded-For") == null && request.getHeader("Forwarded") == null;
     }
 }

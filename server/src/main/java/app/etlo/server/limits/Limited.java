@@ -13,8 +13,12 @@ public @interface Limited {
 
     /** What endpoints of one kind share. */
     enum Kind {
-        /** Signing in, opening a practice, joining, asking for a new password. */
+        /** Signing in. */
         ENTRANCE,
+        /** Creating an account, and joining a practice. */
+        JOINING,
+        /** Opening a link one was sent, and asking for one. */
+        LINK,
         EVALUATE,
         IMPORT
     }

@@ -4,7 +4,7 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
 
 /** How many calls are let through, for each kind of endpoint: from one session, and from one network address. */
 @ConfigurationProperties("etlo.limits")
-public record Limits(Limit entrance, Limit evaluate, Limit imports) {
+public record Limits(Limit entrance, Limit joining, Limit link, Limit evaluate, Limit imports) {
     /**
      * @param session calls a minute from one session
      * @param address calls a minute from one address; an office shares one
@@ -15,6 +15,8 @@ public record Limits(Limit entrance, Limit evaluate, Limit imports) {
     Limit of(Limited.Kind kind) {
         return switch (kind) {
             case ENTRANCE -> entrance;
+            case JOINING -> joining;
+            case LINK -> link;
             case EVALUATE -> evaluate;
             case IMPORT -> imports;
         };

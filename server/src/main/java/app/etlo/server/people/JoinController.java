@@ -42,7 +42,7 @@ class JoinController {
             @NotBlank @Email @Size(max = 100) String email,
             @Password String password) {}
 
-    @Limited(Limited.Kind.ENTRANCE)
+    @Limited(Limited.Kind.LINK)
     @Access(Who.ANYONE)
     @PostMapping("/api/invitations/opened")
     Welcome open(@Valid @RequestBody Opened asked) {
@@ -51,7 +51,7 @@ class JoinController {
                 .orElseThrow(JoinController::gone);
     }
 
-    @Limited(Limited.Kind.ENTRANCE)
+    @Limited(Limited.Kind.JOINING)
     @Access(Who.ANYONE)
     @PostMapping("/api/invitations/accepted")
     @ResponseStatus(HttpStatus.NO_CONTENT)

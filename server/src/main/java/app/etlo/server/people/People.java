@@ -83,6 +83,9 @@ public class People {
             keepAnAdviser(personId);
         }
         member.become(role);
+        if (role != Role.ADVISER) {
+            invitations.endThoseMadeBy(member.email());
+        }
         return Person.of(members.save(member));
     }
 
@@ -92,11 +95,12 @@ public class People {
         return Person.of(members.save(member));
     }
 
-    /** Takes a person out of the practice and ends their sessions; what they did stays in the history. */
+    /** Removes a person; their sessions and the invitations they made end, and what they did stays in the history. */
     void remove(long personId) {
         MemberRow member = member(personId);
         keepAnAdviser(personId);
         members.delete(member);
+        invitations.endThoseMadeBy(member.email());
         sessions.endAll(personId);
     }
 

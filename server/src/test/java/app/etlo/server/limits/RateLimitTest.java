@@ -14,14 +14,24 @@ import org.springframework.web.method.HandlerMethod;
 
 /** Callers who ask more often than a person does. */
 class RateLimitTest {
-    private final RateLimit limit = new RateLimit(
-            new Limits(new Limits.Limit(1, 1, 3), new Limits.Limit(1, 1, 5), new Limits.Limit(1, 100_000, 4)));
+    private final RateLimit limit = new RateLimit(new Limits(
+            new Limits.Limit(1, 1, 3),
+            new Limits.Limit(1, 1, 40),
+            new Limits.Limit(1, 1, 40),
+            new Limits.Limit(1, 1, 5),
+            new Limits.Limit(1, 100_000, 4)));
 
     /** Endpoints of each kind. */
     @SuppressWarnings("unused")
     static final class Endpoints {
         @Limited(Limited.Kind.ENTRANCE)
         public void entrance() {}
+
+        @Limited(Limited.Kind.LINK)
+        public void link() {}
+
+        @Limited(Limited.Kind.JOINING)
+        public void joining() {}
 
         @Limited(Limited.Kind.EVALUATE)
         public void evaluate() {}
@@ -35,6 +45,16 @@ class RateLimitTest {
     @AfterEach
     void signOut() {
         SecurityContextHolder.clearContext();
+    }
+
+    @Test
+    void opening_links_and_joining_leave_an_address_its_signing_in() throws Exception {
+        for (int i = 0; i < 40; i++) {
+            call("link", from("192.0.2.77"));
+            call("joining", from("192.0.2.77"));
+        }
+        assertThatThrownBy(() -> call("link", from("192.0.2.77"))).isInstanceOf(TooMany.class);
+        assertThat(call("entrance", from("192.0.2.77"))).isTrue();
     }
 
     private boolean call(String endpoint, MockHttpServletRequest from) throws Exception {
