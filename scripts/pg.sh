@@ -4,8 +4,8 @@
 #   pg.sh stop DIR
 #   pg.sh schema DIR  prints the number of the newest migration in the database
 #   pg.sh dump DIR    writes database "etlo" to standard output, without sessions
-#   pg.sh load DIR    reads a dump from standard input into a database beside it
-#   pg.sh swap DIR    puts the loaded database in the place of "etlo"
+#   pg.sh load DIR    reads a dump from standard input into a database beside it, with no more rights than the product has
+#   pg.sh swap DIR    puts the loaded database in the place of "etlo", or leaves everything as it was
 # DIR/password holds the password of role and database "etlo". With ETLO_PG_THROWAWAY=1 (tests) nothing is synced to disk.
 set -euo pipefail
 cmd=${1:-} dir=${2:-}
@@ -21,6 +21,10 @@ cd /
 admin() { "${as[@]}" psql -q -v ON_ERROR_STOP=1 -h "$dir" -p "$("${as[@]}" sed -n 4p "$dir/data/postmaster.pid")" -U postgres "$@"; }
 tool() { local t=$1; shift; "${as[@]}" "$bin/$t" -h "$dir" -p "$("${as[@]}" sed -n 4p "$dir/data/postmaster.pid")" -U postgres "$@"; }
 running() { "${as[@]}" "$bin/pg_ctl" status -D "$dir/data" >/dev/null 2>&1; }
+own_role() {
+  admin -d postgres -c 'alter role etlo reset all' -c 'alter role etlo login' \
+    -c "alter role etlo password '$(cat "$dir/password")'"
+}
 ready() { tool pg_isready -q -d postgres; }
 case $cmd in
 start)
@@ -79,12 +83,33 @@ dump)
   tool pg_dump -Fc --exclude-table-data=spring_session --exclude-table-data=spring_session_attributes etlo ;;
 load)
   admin -d postgres -c 'drop database if exists etlo_loaded' -c 'create database etlo_loaded owner etlo'
-  tool pg_restore --no-owner --no-privileges --role=etlo --single-transaction --exit-on-error -d etlo_loaded \
-    || { admin -d postgres -c 'drop database etlo_loaded'; exit 1; } ;;
+  # a dump is a program: it runs as the product's own role over TCP, which can neither become another nor start anything
+  loaded=yes
+  PGPASSWORD=$(cat "$dir/password") "${as[@]}" "$bin/pg_restore" -h 127.0.0.1 -p "$("${as[@]}" sed -n 4p "$dir/data/postmaster.pid")" -U etlo --no-owner --no-privileges \
+    --single-transaction --exit-on-error -d etlo_loaded || loaded=
+  # what that role may change of itself is put back, whatever the dump said
+  own_role
+  [ -n "$loaded" ] || { admin -d postgres -c 'drop database etlo_loaded'; exit 1; } ;;
 swap)
-  admin -d postgres -c "select pg_terminate_backend(pid) from pg_stat_activity where datname = 'etlo'" >/dev/null
-  # both names change hands in one transaction
-  admin -d postgres -c 'begin' -c 'alter database etlo rename to etlo_replaced' -c 'alter database etlo_loaded rename to etlo' -c 'commit'
+  # nobody may come back between being sent away and the change of names, another server least of all
+  back() { admin -d postgres -c 'alter database etlo allow_connections true'; }
+  admin -d postgres -c 'drop database if exists etlo_replaced' -c 'alter database etlo allow_connections false'
+  swapped=
+  for _ in $(seq 1 20); do
+    admin -d postgres -c "select pg_terminate_backend(pid) from pg_stat_activity where datname in ('etlo', 'etlo_loaded')" >/dev/null
+    # both names change hands in one transaction
+    if admin -d postgres -c 'begin' -c 'alter database etlo rename to etlo_replaced' \
+      -c 'alter database etlo_loaded rename to etlo' -c 'commit' 2>"$dir/swap.log"; then
+      swapped=yes
+      break
+    fi
+    sleep 0.2
+  done
+  if [ -z "$swapped" ]; then
+    back
+    cat "$dir/swap.log" >&2
+    exit 1
+  fi
   admin -d postgres -c 'drop database etlo_replaced' ;;
 stop)
   running || exit 0

@@ -99,6 +99,95 @@ class BackupIT {
         }
     }
 
+    /**
+     * A dump is a program. This one holds a table whose check, while its rows are loaded, steps back to whoever started the
+     * load and has the database run a command of the operating system.
+     */
+    @Test
+    void a_backup_made_to_run_a_command_runs_none_and_leaves_everything_as_it_was(@TempDir Path folder)
+            throws Exception {
+        try (Product product = Product.fresh()) {
+            product.start();
+            Visitor visitor = product.practice(EMAIL, PASSWORD);
+            take(visitor).ok();
+            Path ran = Path.of("/tmp", "etlo-it-ran-" + java.util.UUID.randomUUID());
+            Path dump = folder.resolve("database.dump");
+            Path nothing = folder.resolve("nothing");
+            product.asSuperuser(nothing, "psql", "-q", "-d", "postgres", "-c", "create database evil");
+            product.asSuperuser(
+                    nothing,
+                    "psql",
+                    "-q",
+                    "-v",
+                    "ON_ERROR_STOP=1",
+                    "-d",
+                    "evil",
+                    "-c",
+                    "create table sink (line text)",
+                    "-c",
+                    "create function step(a int) returns boolean language plpgsql as $f$ begin"
+                            + " if current_database() = 'evil' then return true; end if; reset role;"
+                            + " copy public.sink from program 'touch " + ran + "'; return true; end $f$",
+                    "-c",
+                    "create table bait (a int check (public.step(a)))",
+                    "-c",
+                    "insert into bait values (1)");
+            product.asSuperuser(dump, "pg_dump", "-Fc", "evil");
+            Path file = folder.resolve("evil.etlo");
+            Process made = new ProcessBuilder(
+                            "sh",
+                            "-c",
+                            "{ echo 'format etlo-backup 1'; echo 'made 2026-01-01T00:00:00Z'; echo 'schema 1';"
+                                    + " echo \"sha256 $(sha256sum <database.dump | cut -d' ' -f1)\"; } >manifest"
+                                    + " && tar -cf " + file + " manifest database.dump")
+                    .directory(folder.toFile())
+                    .start();
+            assertThat(made.waitFor()).isZero();
+            Product.Said said = product.etlo("restore", file.toString());
+            assertThat(ran).doesNotExist();
+            assertThat(said.code()).as(said.text()).isEqualTo(1);
+            assertThat(said.text()).contains("What was there is as it was");
+            assertThat(visitor.get("/api/plans/p1").status()).isEqualTo(200);
+        }
+    }
+
+    @Test
+    void beside_a_second_server_a_restore_goes_through_and_what_it_stopped_runs_again(@TempDir Path folder)
+            throws Exception {
+        Path file = folder.resolve("whole.etlo");
+        try (Product product = Product.fresh()) {
+            product.start();
+            Visitor visitor = product.practice(EMAIL, PASSWORD);
+            take(visitor).ok();
+            assertThat(product.etlo("backup", file.toString()).code()).isZero();
+            int otherPort = Product.freePort();
+            Process second = product.anotherServer(otherPort);
+            try {
+                Visitor there = product.visitorAt("http://127.0.0.1:" + otherPort);
+                // it comes back to the database as fast as it can all the while
+                Thread busy = new Thread(() -> {
+                    while (!Thread.currentThread().isInterrupted()) {
+                        try {
+                            there.get("/api/session");
+                        } catch (IOException | InterruptedException e) {
+                            Thread.currentThread().interrupt();
+                        }
+                    }
+                });
+                busy.start();
+                Product.Said said = product.etlo("restore", file.toString());
+                busy.interrupt();
+                busy.join();
+                assertThat(said.code()).as(said.text()).isZero();
+            } finally {
+                second.destroyForcibly();
+                second.waitFor();
+            }
+            assertThat(product.signedIn(EMAIL, PASSWORD).get("/api/plans/p1").status())
+                    .isEqualTo(200);
+        }
+    }
+
     /** The same backup as a later Etlo would have made it. */
     private static Path newer(Path file, Path folder) throws IOException, InterruptedException {
         Path made = folder.resolve("newer.etlo");

@@ -70,6 +70,19 @@ class FaultIT {
     }
 
     @Test
+    void a_server_that_ends_by_itself_is_started_again_and_one_without_memory_ends() throws Exception {
+        Visitor visitor = product.practice(address(), PASSWORD);
+        product.killServer();
+        Awaitility.await()
+                .atMost(Duration.ofSeconds(90))
+                .ignoreExceptions()
+                .until(() -> visitor.get("/api/farms").status() == 200);
+        assertThat(product.commandLine())
+                .contains("-XX:+ExitOnOutOfMemoryError")
+                .containsPattern("-Xmx[0-9]+m ");
+    }
+
+    @Test
     void a_database_killed_again_and_again_in_the_middle_of_saves_loses_and_doubles_nothing() throws Exception {
         Visitor visitor = product.practice(address(), PASSWORD);
         try (Savers savers = new Savers(visitor, 4)) {

@@ -6,11 +6,13 @@ import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
+import org.awaitility.Awaitility;
 
 /** The product as its users run it: the etlo command on a data folder of its own, with a database that syncs to disk. */
 final class Product implements AutoCloseable {
@@ -90,6 +92,16 @@ final class Product implements AutoCloseable {
         return v;
     }
 
+    /** A visitor of another server, once it answers. */
+    Visitor visitorAt(String url) {
+        Visitor v = new Visitor(url);
+        Awaitility.await()
+                .atMost(Duration.ofSeconds(90))
+                .ignoreExceptions()
+                .until(() -> v.get("/api/session").status() == 200);
+        return v;
+    }
+
     /** A visitor with a practice of their own. */
     Visitor practice(String email, String password) throws IOException, InterruptedException {
         Visitor v = visitor();
@@ -121,6 +133,38 @@ final class Product implements AutoCloseable {
             all.add(0, p);
             all.forEach(ProcessHandle::destroyForcibly);
         });
+    }
+
+    /** The command line of the server. */
+    String commandLine() throws IOException {
+        String pid = Files.readString(home.resolve("server.pid")).strip();
+        return Files.readString(Path.of("/proc", pid, "cmdline")).replace('\0', ' ');
+    }
+
+    /** Runs a program of PostgreSQL's as its superuser; what it printed goes to a file. */
+    void asSuperuser(Path out, String... program) throws IOException, InterruptedException {
+        List<String> command = new ArrayList<>();
+        if (System.getProperty("user.name").equals("root")) {
+            command.addAll(List.of("runuser", "-u", "postgres", "--"));
+        }
+        command.add(program[0]);
+        command.addAll(List.of(
+                "-h",
+                home.resolve("db").toString(),
+                "-p",
+                Files.readAllLines(home.resolve("db/data/postmaster.pid")).get(3),
+                "-U",
+                "postgres"));
+        command.addAll(List.of(program).subList(1, program.length));
+        Process p = new ProcessBuilder(command)
+                .directory(new java.io.File("/"))
+                .redirectErrorStream(false)
+                .redirectError(ProcessBuilder.Redirect.DISCARD)
+                .redirectOutput(out.toFile())
+                .start();
+        if (p.waitFor() != 0) {
+            throw new IllegalStateException(List.of(program) + " ended with " + p.exitValue());
+        }
     }
 
     private static void kill(String pid) {

@@ -62,6 +62,51 @@ class BadInputTest {
                 .doesNotContain("\tat ");
     }
 
+    /** Each of these was a fault of the server once. */
+    @Test
+    void days_and_numbers_beyond_all_bounds_are_refused_at_their_place() {
+        String plan = Samples.plan().toString();
+        for (String day : List.of("+999999999-12-31", "-999999999-01-01", "9999-12-31", "0001-01-01")) {
+            assertThat(browser.post("/api/evaluations", "{\"asOf\":\"" + day + "\",\"plan\":" + plan + "}")
+                            .status())
+                    .as(day)
+                    .isEqualTo(400);
+            for (String path : List.of("/api/fields", "/api/seed", "/api/fields/f1/climate")) {
+                assertThat(browser.get(path + "?asOf=" + java.net.URLEncoder.encode(day, StandardCharsets.UTF_8))
+                                .status())
+                        .as(path + " " + day)
+                        .isEqualTo(400);
+            }
+        }
+        for (String number : List.of("\"NaN\"", "1e400", "-1e400", "\"Infinity\"", "\"12\"", "NaN")) {
+            String lot = "{\"mine\":{\"id\":\"l9\",\"species\":\"cereal-rye\",\"label\":\"R\",\"purityPercent\":"
+                    + number + ",\"germinationPercent\":90}}";
+            assertThat(browser.put("/api/lots/l9", lot).status()).as(number).isEqualTo(400);
+            assertThat(browser.post(
+                                    "/api/evaluations",
+                                    "{\"asOf\":\"2026-06-01\",\"plan\":"
+                                            + plan.replaceFirst(
+                                                    "\"sharePercent\":[0-9.]+", "\"sharePercent\":" + number)
+                                            + "}")
+                            .status())
+                    .as(number)
+                    .isEqualTo(400);
+        }
+    }
+
+    @Test
+    void a_target_without_a_unit_is_refused() {
+        assertThat(browser.post("/api/calibrations/results", """
+                                {"kind":"drill-distance","machine":"D","material":"rye","target":{"value":100},
+                                "measured":{"caught":{"value":5,"unit":"kg"},"width":{"value":3,"unit":"m"},
+                                "distance":{"value":50,"unit":"m"}}}""").status()).isEqualTo(400);
+    }
+
+    @Test
+    void the_page_of_errors_has_no_address_of_its_own() {
+        assertThat(browser.get("/error").status()).isEqualTo(404);
+    }
+
     @Test
     void unknown_addresses_and_methods_are_told_as_such() {
         assertThat(browser.get("/api/nothing").status()).isEqualTo(404);

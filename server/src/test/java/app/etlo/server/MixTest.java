@@ -84,15 +84,19 @@ class MixTest {
 
     @Test
     void wishes_that_cannot_be_are_refused_at_their_place() throws Exception {
-        Browser.Answer answer = us.post(
-                "/api/mixes/proposals",
-                ask(
-                        "{\"boxes\":3,\"cost\":{\"value\":1,\"unit\":\"kg/ha\"},\"aims\":{\"joy\":{\"value\":1,\"unit\":\"kg\"}}}"));
-        assertThat(answer.status()).isEqualTo(400);
-        assertThat(answer.text())
-                .contains("/wishes/boxes")
-                .contains("/wishes/cost")
-                .contains("/wishes/aims/joy");
+        // also where points are told as they are found: before the first, not in the middle of an answer that began
+        // well
+        for (String path : java.util.List.of("/api/mixes/proposals", "/api/mixes/frontier")) {
+            Browser.Answer answer = us.post(
+                    path,
+                    ask(
+                            "{\"boxes\":3,\"cost\":{\"value\":1,\"unit\":\"kg/ha\"},\"aims\":{\"joy\":{\"value\":1,\"unit\":\"kg\"}}}"));
+            assertThat(answer.status()).as(path).isEqualTo(400);
+            assertThat(answer.text())
+                    .contains("/wishes/boxes")
+                    .contains("/wishes/cost")
+                    .contains("/wishes/aims/joy");
+        }
     }
 
     @Test

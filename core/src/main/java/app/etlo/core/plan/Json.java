@@ -29,6 +29,7 @@ public final class Json {
                     .build())
             .addModule(new Jdk8Module())
             .addModule(new JavaTimeModule())
+            .addModule(new BoundedValues())
             .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
@@ -104,7 +105,7 @@ public final class Json {
         }
         if (e instanceof InvalidFormatException f) {
             String typed = String.valueOf(f.getValue());
-            String kind = f.getTargetType() == LocalDate.class ? "a date such as 2027-05-12" : "a value that fits here";
+            String kind = f.getTargetType() == LocalDate.class ? f.getOriginalMessage() : "a value that fits here";
             return "'" + (typed.length() > 40 ? typed.substring(0, 40) : typed) + "' is not " + kind;
         }
         for (Throwable t = e.getCause(); t != null; t = t.getCause()) {

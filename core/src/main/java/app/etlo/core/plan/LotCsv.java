@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -27,6 +28,9 @@ import org.apache.commons.csv.CSVRecord;
  * by its number, and the others are read all the same.
  */
 public final class LotCsv {
+    /** A spreadsheet takes a text that begins so for a formula, also behind a tab, a return or a blank, which it skips. */
+    private static final Pattern FORMULA = Pattern.compile("[\\s\\u00a0\\ufeff]*[=+@\\-]|[\\t\\r\\n]");
+
     /** More lines than any seed store has lots. */
     public static final int MOST_LINES = 5000;
 
@@ -115,9 +119,9 @@ public final class LotCsv {
         return yes.filter(y -> y).map(y -> "yes").orElse(null);
     }
 
-    /** A spreadsheet takes a text that begins so for a formula. */
+    /** Defused by an apostrophe where a spreadsheet would take it for a formula. */
     static String plain(String text) {
-        return text.matches("[=+@\\-].*") ? "'" + text : text;
+        return FORMULA.matcher(text).lookingAt() ? "'" + text : text;
     }
 
     private void readAll(String text) {

@@ -140,6 +140,15 @@ public final class MixProposals {
                         : designer.conflict(read).stream().map(this::words).toList());
     }
 
+    /**
+     * Looks at wishes before anything is computed from them.
+     *
+     * @throws Refused when they cannot be
+     */
+    public void check(WishesEntry wishes) {
+        read(wishes);
+    }
+
     /** Cost against what the aims get, each point told as soon as it is found. */
     public void frontier(WishesEntry wishes, Consumer<MixView> told) {
         designer.frontier(read(wishes), POINTS, p -> told.accept(view(p)));

@@ -7,6 +7,9 @@ package app.etlo.core.quantity;
  */
 public record Quantity(double value, Unit unit) {
     public Quantity {
+        if (unit == null) {
+            throw new IllegalArgumentException("a quantity names its unit");
+        }
         if (!Double.isFinite(value)) {
             throw new IllegalArgumentException("a quantity must be a finite number");
         }

@@ -85,6 +85,10 @@ class LotCsvTest {
     @Test
     void no_cell_that_is_written_is_a_formula() {
         LotCsv.Read read = read("species,lot,purity,germination,supplier\nCereal rye,=1+1,98,90,@sum\n");
+        for (String cell : java.util.List.of("\t=1+1", "\r=1", "\n+1", " -1", "\t", "\u00a0@x", "\r\n=1")) {
+            assertThat(LotCsv.plain(cell)).as(cell).isEqualTo("'" + cell);
+        }
+        assertThat(LotCsv.plain("R 1")).isEqualTo("R 1");
         assertThat(LotCsv.write(read.lots(), Plans.KNOWLEDGE))
                 .contains(",'=1+1,")
                 .contains(",'@sum");

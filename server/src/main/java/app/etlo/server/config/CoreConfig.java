@@ -3,6 +3,7 @@ package app.etlo.server.config;
 import app.etlo.core.ground.GroundMemory;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
+import app.etlo.core.plan.BoundedValues;
 import app.etlo.core.plan.Climates;
 import app.etlo.core.plan.Evaluator;
 import app.etlo.core.plan.PlanDocument;
@@ -61,11 +62,13 @@ class CoreConfig {
     /** Every plan that comes in passes the published schema, wherever in a request it stands. */
     @Bean
     Jackson2ObjectMapperBuilderCustomizer plansByTheirReader(PlanReader reader) {
-        return builder -> builder.deserializerByType(PlanDocument.class, new JsonDeserializer<PlanDocument>() {
-            @Override
-            public PlanDocument deserialize(JsonParser parser, DeserializationContext context) throws IOException {
-                return reader.read(parser.<JsonNode>readValueAsTree());
-            }
-        });
+        return builder -> builder.modulesToInstall(new BoundedValues())
+                .deserializerByType(PlanDocument.class, new JsonDeserializer<PlanDocument>() {
+                    @Override
+                    public PlanDocument deserialize(JsonParser parser, DeserializationContext context)
+                            throws IOException {
+                        return reader.read(parser.<JsonNode>readValueAsTree());
+                    }
+                });
     }
 }

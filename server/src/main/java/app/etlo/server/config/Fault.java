@@ -6,6 +6,7 @@ import java.sql.SQLException;
 import java.sql.SQLTransientConnectionException;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 
 /**
@@ -16,10 +17,18 @@ import org.springframework.http.HttpStatus;
 record Fault(HttpStatus status, String title, String detail, Optional<Long> retryAfterSeconds) {
     /** SQLSTATE of a full disk (PostgreSQL, appendix A). */
     private static final String DISK_FULL = "53100";
+    /** SQLSTATE of two who did the same at once: a row that is there already, a deadlock, a serialization failure. */
+    private static final List<String> AT_ONCE = List.of("23505", "23514", "40P01", "40001");
     /** SQLSTATE classes and codes of a server that is going down, coming up, crashed or out of reach. */
     private static final List<String> AWAY = List.of("08", "57P", "53300", "58");
 
     private static final long SOON = 3;
+
+    private static final Fault AT_THE_SAME_MOMENT = new Fault(
+            HttpStatus.CONFLICT,
+            "At the same moment",
+            "Somebody else changed the same at the same moment. Look again, then try once more.",
+            Optional.of(1L));
 
     static Fault of(Throwable failure) {
         for (Throwable t = failure; t != null; t = t.getCause()) {
@@ -29,6 +38,9 @@ record Fault(HttpStatus status, String title, String detail, Optional<Long> retr
                         "Too often",
                         "Asked too often. Try again in " + inWords(tooMany.seconds()) + ".",
                         Optional.of(tooMany.seconds()));
+            }
+            if (t instanceof OptimisticLockingFailureException) {
+                return AT_THE_SAME_MOMENT;
             }
             if (t instanceof BodyRefused refused) {
                 return new Fault(refused.status(), refused.title(), refused.getMessage(), refused.retryAfterSeconds());
@@ -43,7 +55,13 @@ record Fault(HttpStatus status, String title, String detail, Optional<Long> retr
                                     + " room again.",
                             Optional.of(SOON));
                 }
-                if (e instanceof SQLTransientConnectionException
+                if (AT_ONCE.contains(state)) {
+                    return AT_THE_SAME_MOMENT;
+                }
+                // the pool's own word for a connection that broke under whoever held it has no state
+                boolean broken = e.getSQLState() == null && "Connection is closed".equals(e.getMessage());
+                if (broken
+                        || e instanceof SQLTransientConnectionException
                         || AWAY.stream().anyMatch(state::startsWith)) {
                     return new Fault(
                             HttpStatus.SERVICE_UNAVAILABLE,

@@ -1,9 +1,12 @@
 package app.etlo.server.config;
 
+import app.etlo.core.plan.BoundedValues;
 import app.etlo.server.access.AccessRule;
 import app.etlo.server.edge.BodyGate;
 import app.etlo.server.limits.RateLimit;
+import java.time.LocalDate;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.format.FormatterRegistry;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
@@ -18,6 +21,11 @@ class WebConfig implements WebMvcConfigurer {
         this.limits = limits;
         this.access = access;
         this.bodies = bodies;
+    }
+
+    @Override
+    public void addFormatters(FormatterRegistry registry) {
+        registry.addConverter(String.class, LocalDate.class, BoundedValues::day);
     }
 
     @Override

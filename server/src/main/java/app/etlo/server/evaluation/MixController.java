@@ -95,8 +95,9 @@ class MixController {
     @Access(Who.MEMBER)
     @PostMapping(value = "/api/mixes/frontier", produces = MediaType.APPLICATION_NDJSON_VALUE)
     ResponseEntity<StreamingResponseBody> frontier(@RequestBody MixRequest r) {
-        // all that needs the database is read before the stream begins
+        // all that needs the database is read, and all that can be refused is, before the stream begins
         MixProposals proposals = evaluations.proposals(r.plan(), r.asOf(), r.coverId());
+        proposals.check(r.wishes());
         Optional<MixView> own = proposals.own();
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_NDJSON).body(out -> {
             try {

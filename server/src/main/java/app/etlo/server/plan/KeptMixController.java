@@ -7,11 +7,14 @@ import app.etlo.core.plan.Problem;
 import app.etlo.core.plan.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
+import app.etlo.server.account.Adviser;
 import app.etlo.server.documents.DocumentText;
 import app.etlo.server.documents.NotFound;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.http.HttpStatus;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -30,10 +33,12 @@ class KeptMixController {
     private static final int MOST_MIXES = 500;
 
     private final KeptMixRepository rows;
+    private final JdbcClient jdbc;
     private final Knowledge knowledge;
     private final DocumentText text;
 
-    KeptMixController(KeptMixRepository rows, Knowledge knowledge, DocumentText text) {
+    KeptMixController(KeptMixRepository rows, JdbcClient jdbc, Knowledge knowledge, DocumentText text) {
+        this.jdbc = jdbc;
         this.rows = rows;
         this.knowledge = knowledge;
         this.text = text;
@@ -54,11 +59,14 @@ class KeptMixController {
     @Access(Who.MEMBER)
     @PutMapping("/api/kept-mixes/{mixId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    public void keep(@PathVariable String mixId, @RequestBody KeptMix kept) {
+    public void keep(@PathVariable String mixId, @RequestBody KeptMix kept, @AuthenticationPrincipal Adviser adviser) {
         check(mixId, kept);
-        KeptMixRow row = rows.findByRef(mixId).orElseGet(() -> new KeptMixRow(mixId));
-        row.replaceDocument(Json.write(kept));
-        rows.save(row);
+        // in one statement: two who keep the first of a name at once both succeed, and the later one counts
+        jdbc.sql("insert into kept_mix (workspace_id, ref, version, document) values (?, ?, 0, ?)"
+                        + " on conflict (workspace_id, ref) do update"
+                        + " set document = excluded.document, version = kept_mix.version + 1")
+                .params(adviser.workspaceId(), mixId, Json.write(kept))
+                .update();
     }
 
     @Access(Who.ADVISER)

@@ -10,6 +10,13 @@ import org.springframework.data.jpa.repository.Query;
 interface PlanRepository extends JpaRepository<PlanRow, Long> {
     Optional<PlanRow> findByRef(String ref);
 
+    /** The field of a plan, without reading the plan: that is done once the field is locked. */
+    @Query("select p.fieldRef from PlanRow p where p.ref = :ref")
+    Optional<String> fieldOf(String ref);
+
+    @Query("select p.ref from PlanRow p where p.id = :id")
+    Optional<String> refOf(Long id);
+
     /** The field's own plan first, then the copies by age. */
     List<PlanRow> findByFieldRefOrderByCurrentDescIdAsc(String fieldRef);
 

@@ -100,7 +100,7 @@ class PlanSteps {
     }
 
     private boolean isNew(PlanRow row, int parent, String requestId) {
-        Optional<RevisionRow> sent = revisions.madeBy(requestId);
+        Optional<RevisionRow> sent = revisions.madeBy(requestId, row);
         if (sent.isEmpty() && row.head() != parent) {
             throw comparisons.conflict(row, parent, Json.tree(revisions.document(row, parent)));
         }

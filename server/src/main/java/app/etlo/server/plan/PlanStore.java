@@ -6,6 +6,7 @@ import app.etlo.core.plan.Json;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.PlanReader;
 import app.etlo.core.plan.Refused;
+import app.etlo.server.documents.NotFound;
 import app.etlo.server.farm.FarmStore;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.time.Instant;
@@ -111,7 +112,11 @@ public class PlanStore {
      */
     public Saved copy(PlanDocument plan, String author, String label, String requestId) {
         farms.lockField(plan.fieldId());
-        if (revisions.madeBy(requestId).isPresent()) {
+        Optional<String> made = revisions.planMadeBy(requestId);
+        if (made.isPresent()) {
+            if (!made.get().equals(plan.id())) {
+                throw Revisions.usedBefore();
+            }
             return get(plan.id(), author);
         }
         if (holds(plan.id())) {
@@ -120,7 +125,7 @@ public class PlanStore {
         return create(plan, author, label, requestId);
     }
 
-    private Saved create(PlanDocument plan, String author, String label, String requestId) {
+    Saved create(PlanDocument plan, String author, String label, String requestId) {
         boolean first =
                 plans.findByFieldRefOrderByCurrentDescIdAsc(plan.fieldId()).isEmpty();
         PlanRow row = plans.save(new PlanRow(plan.id(), plan.fieldId(), first, first ? "" : label));
@@ -130,8 +135,7 @@ public class PlanStore {
 
     /** Makes a copy the field's own plan; the one it had becomes a copy. */
     public Saved makeCurrent(String planId, String author) {
-        PlanRow row = revisions.find(planId);
-        farms.lockField(row.fieldRef());
+        PlanRow row = withItsField(planId);
         plans.findByFieldRefOrderByCurrentDescIdAsc(row.fieldRef()).stream()
                 .filter(r -> r.isCurrent() && !r.id().equals(row.id()))
                 .forEach(r -> {
@@ -143,13 +147,19 @@ public class PlanStore {
         return revisions.saved(row, author);
     }
 
+    /** A plan, read once nobody else can change which of its field's plans is current. */
+    private PlanRow withItsField(String planId) {
+        farms.lockField(plans.fieldOf(planId).orElseThrow(() -> new NotFound("plan")));
+        return revisions.find(planId);
+    }
+
     /**
-     * Takes a copy out for good.
+     * Deletes a copy for good; seed that it held goes back to the store.
      *
      * @throws Refused for the field's own plan
      */
     public void remove(String planId) {
-        PlanRow row = revisions.find(planId);
+        PlanRow row = withItsField(planId);
         if (row.isCurrent()) {
             throw new Refused("", "This is the field's own plan. Make another one its own first.");
         }
@@ -168,17 +178,35 @@ public class PlanStore {
 
     /** Puts a plan from a file upon the head, whatever that is; it can be undone. */
     public Saved replace(PlanDocument plan, String author) {
+        return replace(plan, author, UUID.randomUUID().toString());
+    }
+
+    /**
+     * The same, once however often it is sent.
+     *
+     * @param requestId under which it may be sent again
+     */
+    Saved replace(PlanDocument plan, String author, String requestId) {
         PlanRow row = ofItsField(plan);
-        return save(plan, row.head(), UUID.randomUUID().toString(), Change.of("import", author));
+        return save(plan, row.head(), requestId, Change.of("import", author));
+    }
+
+    /** The plan that an earlier sending of a request made or changed. */
+    @Transactional(readOnly = true)
+    Optional<String> madeBy(String requestId) {
+        return revisions.planMadeBy(requestId);
     }
 
     private Saved save(PlanDocument plan, int parent, String requestId, Change change) {
         PlanRow row = ofItsField(plan);
-        Optional<RevisionRow> sent = revisions.madeBy(requestId);
+        Optional<RevisionRow> sent = revisions.madeBy(requestId, row);
+        JsonNode mine = Json.tree(Json.write(plan));
         if (sent.isPresent()) {
+            if (!Json.tree(sent.get().document()).equals(mine)) {
+                throw Revisions.usedBefore();
+            }
             return revisions.saved(row, sent.get().number(), change.author());
         }
-        JsonNode mine = Json.tree(Json.write(plan));
         if (row.head() != parent) {
             throw comparisons.conflict(row, parent, mine);
         }
@@ -195,7 +223,7 @@ public class PlanStore {
      */
     public Saved merge(PlanDocument plan, int base, int head, String requestId, String author) {
         PlanRow row = ofItsField(plan);
-        Optional<RevisionRow> sent = revisions.madeBy(requestId);
+        Optional<RevisionRow> sent = revisions.madeBy(requestId, row);
         if (sent.isPresent()) {
             return revisions.saved(row, sent.get().number(), author);
         }

@@ -1,6 +1,7 @@
 package app.etlo.server.plan;
 
 import app.etlo.core.plan.PlanReader;
+import app.etlo.core.plan.Refused;
 import app.etlo.server.documents.NotFound;
 import java.time.Clock;
 import java.util.List;
@@ -31,9 +32,28 @@ class Revisions {
         return plans.findByRef(planId).orElseThrow(() -> new NotFound("plan"));
     }
 
-    /** The revision that an earlier sending of this request made. */
-    Optional<RevisionRow> madeBy(String requestId) {
-        return revisions.findByRequestId(requestId);
+    /**
+     * The revision that an earlier sending of this request made.
+     *
+     * @throws Refused when it was made for another plan: answering with it would lose what is sent now
+     */
+    Optional<RevisionRow> madeBy(String requestId, PlanRow row) {
+        Optional<RevisionRow> made = revisions.findByRequestId(requestId);
+        if (made.filter(r -> !r.planId().equals(row.id())).isPresent()) {
+            throw usedBefore();
+        }
+        return made;
+    }
+
+    /** The plan that an earlier sending of this request made or changed. */
+    Optional<String> planMadeBy(String requestId) {
+        return revisions.findByRequestId(requestId).flatMap(r -> plans.refOf(r.planId()));
+    }
+
+    static Refused usedBefore() {
+        return new Refused(
+                "/" + Headers.REQUEST_ID,
+                "this id was used for something else before; nothing was saved. Send it again under a new one.");
     }
 
     void add(PlanRow row, Change change, String requestId, String document) {

@@ -58,17 +58,20 @@ public class RotationCopies {
     private Copied copy(PlanDocument plan, String fieldId, String label, String requestId, String author) {
         farms.lockField(fieldId);
         String name = farms.field(fieldId).name();
+        // one request makes a plan on each of several fields: each has an id of its own, the same when it is sent again
+        String once = UUID.nameUUIDFromBytes((requestId + " " + fieldId).getBytes(StandardCharsets.UTF_8))
+                .toString();
         var own = plans.current(fieldId);
-        if (own.filter(Rotations::isEmpty).isPresent()) {
-            String id = own.get().id();
-            plans.replace(Rotations.forField(plan, id, fieldId), author);
-            return new Copied(fieldId, name, id, true);
-        }
-        byte[] seed = (requestId + " " + fieldId).getBytes(StandardCharsets.UTF_8);
-        String id = "plan-" + UUID.nameUUIDFromBytes(seed);
-        if (!plans.holds(id)) {
-            plans.create(Rotations.forField(plan, id, fieldId), author, label);
-        }
+        String id = plans.madeBy(once).orElseGet(() -> {
+            if (own.filter(Rotations::isEmpty).isPresent()) {
+                String there = own.get().id();
+                plans.replace(Rotations.forField(plan, there, fieldId), author, once);
+                return there;
+            }
+            String made = "plan-" + once;
+            plans.create(Rotations.forField(plan, made, fieldId), author, label, once);
+            return made;
+        });
         return new Copied(
                 fieldId,
                 name,

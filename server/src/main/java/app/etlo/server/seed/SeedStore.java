@@ -67,7 +67,7 @@ public class SeedStore {
     }
 
     public void remove(String id, String author) {
-        lots.delete(lots.findByRef(id).orElseThrow(() -> new NotFound("seed lot")));
+        lots.delete(lots.lockByRef(id).orElseThrow(() -> new NotFound("seed lot")));
         shared.remember(Kind.LOT, id, author, Optional.empty());
     }
 

@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What a failure means for whoever asked. SQLSTATE codes as in the PostgreSQL manual, appendix A. */
 class FaultTest {
@@ -20,7 +21,7 @@ class FaultTest {
         "57P03, 503", // cannot_connect_now
         "53300, 503", // too_many_connections
         "58030, 503", // io_error
-        "23505, 500", // unique_violation
+        "42601, 500", // syntax_error
     })
     void a_database_error_deep_inside_is_told_by_its_state(String state, int status) {
         Fault fault = Fault.of(new IllegalStateException(new RuntimeException(new SQLException("secret", state))));
@@ -35,6 +36,22 @@ class FaultTest {
                         .status()
                         .value())
                 .isEqualTo(503);
+    }
+
+    @Test
+    void a_connection_that_broke_in_the_hand_is_a_database_that_is_away() {
+        Fault fault = Fault.of(new IllegalStateException(new SQLException("Connection is closed")));
+        assertThat(fault.status().value()).isEqualTo(503);
+        assertThat(fault.retryAfterSeconds()).isPresent();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"23505", "40P01", "40001"})
+    void two_at_the_same_moment_are_a_conflict_that_may_be_tried_again(String state) {
+        Fault fault = Fault.of(new IllegalStateException(new SQLException("secret", state)));
+        assertThat(fault.status().value()).isEqualTo(409);
+        assertThat(fault.retryAfterSeconds()).isPresent();
+        assertThat(fault.detail()).doesNotContain("secret");
     }
 
     @Test
