@@ -20,9 +20,11 @@ export function SignInPage() {
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
   const [asked, setAsked] = useState('');
+  // by which the practice's day begins; it can be changed under People
+  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   const { enter, problems, general } = useEntrance(async () =>
     way === 'open'
-      ? taken(await api.POST('/api/practices', { body: { practice, email, password } }))
+      ? taken(await api.POST('/api/practices', { body: { practice, email, password, zone } }))
       : taken(await api.POST('/api/session', { body: { email, password } })),
   );
   const reset = useEntranceLetter(email, () => setAsked(email));

@@ -54,8 +54,12 @@ export const api = createClient<paths>({
   baseUrl: globalThis.location.origin,
   fetch: (request: Request) => globalThis.fetch(request),
 });
+/** This page, for the server to tell its newest question from older ones that still wait. */
+const PAGE = crypto.randomUUID();
+
 api.use({
-  async onRequest({ request }) {
+  async onRequest({ request, schemaPath }) {
+    if (schemaPath === '/api/evaluations') request.headers.set('X-Page', PAGE);
     if (request.method !== 'GET') {
       Object.entries(await token()).forEach(([k, v]) => request.headers.set(k, v));
     }

@@ -132,6 +132,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/field-sections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sections"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fields": {
         parameters: {
             query?: never;
@@ -830,6 +846,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/zone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setZone"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1747,32 +1779,39 @@ export interface components {
             wildlife?: string;
             zones?: components["schemas"]["Zone"][];
         };
-        FieldList: {
-            fields: components["schemas"]["FieldSummary"][];
+        FieldPage: {
+            /** Format: date */
+            asOf: string;
+            fields: components["schemas"]["FieldRow"][];
+            /** Format: int32 */
+            matching: number;
+            next?: string;
             /** Format: int32 */
             pending: number;
+            /** Format: int32 */
+            total: number;
         };
-        FieldSave: {
-            base?: components["schemas"]["FieldEntry"];
-            mine: components["schemas"]["FieldEntry"];
-        };
-        FieldSummary: {
+        FieldRow: {
             area: string;
             current: boolean;
             farmId: string;
             farmName: string;
+            fault?: string;
             fieldId: string;
             name: string;
             next?: components["schemas"]["NextDecision"];
             note?: components["schemas"]["TopNote"];
-            section: components["schemas"]["SectionView"];
-            seed: components["schemas"]["SeedNeed"][];
+            state: string;
             /** Format: int32 */
             stops: number;
             /** Format: int32 */
             thinks: number;
             /** @enum {string} */
             units: "metric" | "us";
+        };
+        FieldSave: {
+            base?: components["schemas"]["FieldEntry"];
+            mine: components["schemas"]["FieldEntry"];
         };
         Fields: {
             fieldIds: string[];
@@ -2191,6 +2230,7 @@ export interface components {
             email: string;
             password: string;
             practice: string;
+            zone?: string;
         };
         NextDecision: {
             /** Format: date */
@@ -2339,6 +2379,7 @@ export interface components {
             people: components["schemas"]["Person"][];
             /** Format: int64 */
             you: number;
+            zone: string;
         };
         Person: {
             email: string;
@@ -2972,6 +3013,9 @@ export interface components {
             name: string;
             outline: components["schemas"]["JsonNode"];
         };
+        ZoneAsked: {
+            zone: string;
+        };
         ZonesEntry: {
             bandWidth: components["schemas"]["Quantity"];
             rowWidth: components["schemas"]["Quantity"];
@@ -3171,10 +3215,10 @@ export interface operations {
             };
         };
     };
-    fields: {
+    sections: {
         parameters: {
             query: {
-                asOf: string;
+                field: string[];
             };
             header?: never;
             path?: never;
@@ -3188,7 +3232,35 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["FieldList"];
+                    "application/json": {
+                        [key: string]: components["schemas"]["SectionView"];
+                    };
+                };
+            };
+        };
+    };
+    fields: {
+        parameters: {
+            query?: {
+                show?: string;
+                order?: string;
+                find?: string;
+                after?: string;
+                limit?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FieldPage"];
                 };
             };
         };
@@ -4355,6 +4427,28 @@ export interface operations {
             };
         };
     };
+    setZone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ZoneAsked"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     open: {
         parameters: {
             query?: never;
@@ -4565,9 +4659,7 @@ export interface operations {
     };
     seed: {
         parameters: {
-            query: {
-                asOf: string;
-            };
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;
@@ -4587,9 +4679,7 @@ export interface operations {
     };
     orders: {
         parameters: {
-            query: {
-                asOf: string;
-            };
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;

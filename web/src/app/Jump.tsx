@@ -1,22 +1,19 @@
-import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 
-import { api, taken, today } from '../api/client';
 import { STEPS } from '../bench/steps';
+import { useFieldNames } from '../fields/useFieldPages';
 import { Panel } from '../ui/Panel';
 import { useKey } from './useKey';
 
+/** Places offered at a time. */
+const SHOWN = 12;
+
 type Target = { to: string; name: string; aside: string };
 
-function useTargets(open: boolean): Target[] {
+function useTargets(find: string): Target[] {
   const { fieldId } = useParams();
-  const fields = useQuery({
-    queryKey: ['fields'],
-    enabled: open,
-    queryFn: async () =>
-      taken(await api.GET('/api/fields', { params: { query: { asOf: today() } } })),
-  });
+  const fields = useFieldNames(useDeferredValue(find), true, SHOWN);
   const steps = fieldId
     ? STEPS.map((s) => ({ to: `/fields/${fieldId}/${s.id}`, name: s.name, aside: 'step' }))
     : [];
@@ -38,9 +35,9 @@ function JumpList({ onDone }: { onDone: () => void }) {
   const [text, setText] = useState('');
   const [at, setAt] = useState(0);
   const navigate = useNavigate();
-  const found = useTargets(true)
+  const found = useTargets(text.trim())
     .filter((t) => `${t.name} ${t.aside}`.toLowerCase().includes(text.trim().toLowerCase()))
-    .slice(0, 12);
+    .slice(0, SHOWN);
   const chosen = Math.min(at, found.length - 1);
   const go = (t: Target | undefined) => {
     if (!t) return;

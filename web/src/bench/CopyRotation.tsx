@@ -1,10 +1,14 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useMutation } from '@tanstack/react-query';
+import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 
-import { api, taken, today } from '../api/client';
+import { api, taken } from '../api/client';
+import { useFieldNames } from '../fields/useFieldPages';
 import { useOpenPlan } from '../plan/context';
 import { Panel } from '../ui/Panel';
+
+/** More fields than this are found by name. */
+const MOST_LISTED = 200;
 
 /** Takes the rotation to other fields of the practice. */
 export function CopyRotation() {
@@ -12,12 +16,7 @@ export function CopyRotation() {
   const [open, setOpen] = useState(false);
   const [chosen, setChosen] = useState<string[]>([]);
   const [find, setFind] = useState('');
-  const fields = useQuery({
-    queryKey: ['fields'],
-    enabled: open,
-    queryFn: async () =>
-      taken(await api.GET('/api/fields', { params: { query: { asOf: today() } } })),
-  });
+  const fields = useFieldNames(useDeferredValue(find.trim()), open, MOST_LISTED);
   const copy = useMutation({
     mutationFn: async (requestId: string) => {
       await session.flush();
@@ -33,11 +32,8 @@ export function CopyRotation() {
     },
     retry: 1,
   });
-  const shown = fields.data?.fields.filter(
-    (f) =>
-      f.fieldId !== field.id &&
-      `${f.name} ${f.farmName}`.toLowerCase().includes(find.trim().toLowerCase()),
-  );
+  const shown = fields.data?.fields.filter((f) => f.fieldId !== field.id);
+  const more = (fields.data?.matching ?? 0) > MOST_LISTED;
   return (
     <Panel
       title="Take this rotation to other fields"
@@ -100,6 +96,11 @@ export function CopyRotation() {
               </li>
             ))}
           </ul>
+          {more && (
+            <p className="text-[13px] text-ink2 italic">
+              The first {MOST_LISTED} are listed; type a name to find others.
+            </p>
+          )}
           {copy.error && (
             <p role="alert" className="text-hand">
               Not copied: {copy.error.message}

@@ -1,6 +1,15 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
-import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import {
+  memo,
+  useCallback,
+  useDeferredValue,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import { Link, useNavigate } from 'react-router';
 
 import { api, Refusal, taken, today, token, type Problem } from '../api/client';
@@ -11,23 +20,14 @@ import { useWidth } from '../section/useWidth';
 import { Panel } from '../ui/Panel';
 import { NewField } from './NewField';
 import { NewFarm } from './NewFarm';
-import { DUE_DAYS, type RowBitmaps, type Span, type Summary } from './rowBitmaps';
+import { DUE_DAYS, type RowBitmaps, type Span } from './rowBitmaps';
 import { RowPicture, useRowBitmaps } from './RowPicture';
+import { useFieldPages, type FieldRow } from './useFieldPages';
 
 const ROW_PX = 56;
 const GRID =
   'grid grid-cols-[52px_152px_minmax(0,1fr)_300px] gap-x-4 max-[900px]:grid-cols-[46px_128px_minmax(0,1fr)]';
 
-const useFields = () =>
-  useQuery({
-    queryKey: ['fields'],
-    queryFn: async () =>
-      taken(await api.GET('/api/fields', { params: { query: { asOf: today() } } })),
-    // those that changed are reckoned in the background
-    refetchInterval: (query) => ((query.state.data?.pending ?? 0) > 0 ? LIST_AGAIN_MS : false),
-  });
-
-const LIST_AGAIN_MS = 2500;
 const PROGRESS_AGAIN_MS = 700;
 
 /** How far reckoning the fields anew has come; asked while some are pending. */
@@ -42,11 +42,11 @@ function Reckoning({ pending, fields }: { pending: number; fields: number }) {
   return (
     <p className="flex flex-wrap items-center gap-2 text-[13px] text-ink2">
       <label htmlFor="reckoning" role="status" className="italic">
-        weather, a plan or the day has changed: <span className="fig not-italic">{all - left}</span>{' '}
-        of <span className="fig not-italic">{all}</span> fields are up to date
+        updating <span className="fig not-italic">{all - left}</span> of{' '}
+        <span className="fig not-italic">{all}</span> fields
       </label>
       <progress id="reckoning" className="h-2 w-48" max={all} value={all - left} />
-      <span className="italic">work goes on meanwhile; the others are shown as they were</span>
+      <span className="italic">those still to come are shown as they were</span>
     </p>
   );
 }
@@ -167,7 +167,7 @@ const Row = memo(function Row({
   start,
   bitmaps,
 }: {
-  f: Summary;
+  f: FieldRow;
   i: number;
   n: number;
   frame: Span;
@@ -203,8 +203,12 @@ const Row = memo(function Row({
           {f.name}
         </Link>
         <span className="text-[13px] text-ink2 italic">
-          {f.current ? f.farmName : 'as before the change'},{' '}
-          <span className="fig not-italic">{f.area}</span>
+          {f.current ? f.farmName : 'being updated'}
+          {f.area && (
+            <>
+              , <span className="fig not-italic">{f.area}</span>
+            </>
+          )}
         </span>
       </span>
       <span className="relative block" style={{ height: ROW_PX }}>
@@ -237,27 +241,43 @@ const FILTERS = [
   { id: 'undated', name: 'nothing dated ahead' },
 ];
 
-function passes(f: Summary, filter: string, day: string) {
-  if (filter === 'due') {
-    return f.next !== undefined && dayNumber(f.next.date) - dayNumber(day) <= DUE_DAYS;
-  }
-  if (filter === 'stop') return f.stops > 0;
-  return filter === 'undated' ? f.next === undefined : true;
-}
+const ORDERS = [
+  { id: '', name: 'soonest decision' },
+  { id: 'name', name: 'field name' },
+  { id: 'farm', name: 'farm' },
+];
 
-/** The rows in sight and a few beyond, however many fields there are. */
-function Rows({ shown, frame, day }: { shown: Summary[]; frame: Span; day: string }) {
+/** The rows in sight and a few beyond, however many fields there are; further pages are read when they come near. */
+function Rows({
+  shown,
+  matching,
+  frame,
+  day,
+  onNear,
+}: {
+  shown: FieldRow[];
+  matching: number;
+  frame: Span;
+  day: string;
+  /** The end of what is read is near. */
+  onNear: () => void;
+}) {
   const list = useRef<HTMLUListElement>(null);
   const [top, setTop] = useState(0);
-  const bitmaps = useRowBitmaps(shown, frame, day);
+  const bitmaps = useRowBitmaps(frame, day);
   useLayoutEffect(() => setTop(list.current?.offsetTop ?? 0), []);
   const rows = useWindowVirtualizer({
-    count: shown.length,
+    count: matching,
     estimateSize: () => ROW_PX + 1,
     overscan: 4,
     scrollMargin: top,
     getItemKey: (i) => shown[i]?.fieldId ?? i,
   });
+  const items = rows.getVirtualItems();
+  const last = items.at(-1)?.index ?? 0;
+  useEffect(() => {
+    if (last >= shown.length - 1 && shown.length < matching) onNear();
+  }, [last, shown.length, matching, onNear]);
   return (
     <ul
       ref={list}
@@ -265,56 +285,56 @@ function Rows({ shown, frame, day }: { shown: Summary[]; frame: Span; day: strin
       className={`relative ${shown.length > 0 ? 'border-t border-ink' : ''}`}
       style={{ height: rows.getTotalSize() }}
     >
-      {rows.getVirtualItems().map((v) => {
+      {items.map((v) => {
         const f = shown[v.index];
-        return (
-          f && (
-            <Row
-              key={f.fieldId}
-              f={f}
-              i={v.index}
-              n={shown.length}
-              frame={frame}
-              day={day}
-              start={v.start - top}
-              bitmaps={bitmaps}
-            />
-          )
+        return f ? (
+          <Row
+            key={f.fieldId}
+            f={f}
+            i={v.index}
+            n={matching}
+            frame={frame}
+            day={day}
+            start={v.start - top}
+            bitmaps={bitmaps}
+          />
+        ) : (
+          <li
+            key={v.index}
+            className="absolute inset-x-0 top-0 border-b border-rule2"
+            style={{ transform: `translateY(${v.start - top}px)`, height: ROW_PX + 1 }}
+          />
         );
       })}
     </ul>
   );
 }
 
-const NONE: Summary[] = [];
+const NONE: FieldRow[] = [];
 
 export function FieldsPage() {
-  const fields = useFields();
   const farms = useQuery({
     queryKey: ['farms'],
     queryFn: async () => taken(await api.GET('/api/farms')),
   });
   const [find, setFind] = useState('');
-  const [filter, setFilter] = useState('');
+  const [show, setShow] = useState('');
+  const [order, setOrder] = useState('');
+  const fields = useFieldPages({ show, order, find: useDeferredValue(find.trim()) });
   const [ref, width] = useWidth(620);
-  const day = today();
+  const last = fields.data?.pages.at(-1);
+  const day = last?.asOf ?? today();
   const frame = useMemo(
     () => ({ width, height: ROW_PX, from: addDays(day, -180), to: addDays(day, 420) }),
     [width, day],
   );
-  const all = fields.data?.fields;
-  const shown = useMemo(
-    () =>
-      all?.filter(
-        (f) =>
-          passes(f, filter, day) &&
-          `${f.name} ${f.farmName} ${f.section.stands.map((s) => s.label).join(' ')}`
-            .toLowerCase()
-            .includes(find.trim().toLowerCase()),
-      ),
-    [all, filter, find, day],
-  );
-  const pending = fields.data?.pending ?? 0;
+  const shown = useMemo(() => fields.data?.pages.flatMap((p) => p.fields), [fields.data]);
+  const { fetchNextPage, isFetchingNextPage } = fields;
+  const near = useCallback(() => {
+    if (!isFetchingNextPage) void fetchNextPage();
+  }, [fetchNextPage, isFetchingNextPage]);
+  const pending = last?.pending ?? 0;
+  const total = last?.total ?? 0;
   const some = (shown?.length ?? 0) > 0;
   const told = farms.data?.map((f) => `${f.name} in ${f.units === 'us' ? 'lb/ac' : 'kg/ha'}`);
   return (
@@ -323,18 +343,28 @@ export function FieldsPage() {
       <main className="px-4 pb-10 max-[640px]:px-2">
         <div className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5">
           <h1 className="text-[21px] font-bold">Fields</h1>
-          <span className="italic">soonest decision first</span>
           <span className="fig mr-auto text-[13px] text-ink2">
-            {all && `${all.length} fields · ${farms.data?.length ?? 0} farms`}
+            {last &&
+              `${total} ${total === 1 ? 'field' : 'fields'} · ${farms.data?.length ?? 0} ${farms.data?.length === 1 ? 'farm' : 'farms'}`}
             {told && told.length > 0 && told.length < 4 && ` · ${told.join(', ')}`}
           </span>
           <label htmlFor="filter" className="text-[13px] text-ink2">
             Show
           </label>
-          <select id="filter" value={filter} onChange={(e) => setFilter(e.target.value)}>
+          <select id="filter" value={show} onChange={(e) => setShow(e.target.value)}>
             {FILTERS.map((f) => (
               <option key={f.id} value={f.id}>
                 {f.name}
+              </option>
+            ))}
+          </select>
+          <label htmlFor="order" className="text-[13px] text-ink2">
+            Sort by
+          </label>
+          <select id="order" value={order} onChange={(e) => setOrder(e.target.value)}>
+            {ORDERS.map((o) => (
+              <option key={o.id} value={o.id}>
+                {o.name}
               </option>
             ))}
           </select>
@@ -373,17 +403,17 @@ export function FieldsPage() {
             read.
           </p>
         )}
-        {(farms.data?.length ?? 0) > 0 && all?.length === 0 && pending === 0 && (
+        {(farms.data?.length ?? 0) > 0 && last && total === 0 && (
           <p className="py-6 text-[16px] text-ink2 italic">
             No field yet. Make one from a boundary file or by typing its area.
           </p>
         )}
-        {all && all.length > 0 && !some && (
+        {total > 0 && !some && (
           <p className="py-6 text-ink2 italic">
             {find ? `No field or farm here is called “${find}”.` : 'No field is like that now.'}
           </p>
         )}
-        {pending > 0 && <Reckoning pending={pending} fields={all?.length ?? 0} />}
+        {pending > 0 && <Reckoning pending={pending} fields={total} />}
         <div className={GRID}>
           <span className="self-end text-right text-[12.5px] text-ink2">{some && 'days'}</span>
           <span className="self-end text-[12.5px] text-ink2">{some && 'field'}</span>
@@ -394,7 +424,13 @@ export function FieldsPage() {
             {some && 'what needs deciding'}
           </span>
         </div>
-        <Rows shown={shown ?? NONE} frame={frame} day={day} />
+        <Rows
+          shown={shown ?? NONE}
+          matching={last?.matching ?? 0}
+          frame={frame}
+          day={day}
+          onNear={near}
+        />
       </main>
     </>
   );

@@ -3,7 +3,10 @@ import { layOut } from '../section/geometry';
 import { inksOf, paintRow, type Inks, type RowMarks } from '../section/rowPainter';
 import { addDays, timeScale } from '../section/scale';
 
-export type Summary = Schemas['FieldSummary'];
+/** A row with its picture's data. */
+export type Summary = Pick<Schemas['FieldRow'], 'next' | 'note'> & {
+  section: Schemas['SectionView'];
+};
 /** The size of a row's picture in px and the days it shows. */
 export type Span = { width: number; height: number; from: string; to: string };
 

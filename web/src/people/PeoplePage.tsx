@@ -8,6 +8,7 @@ import { SelectField } from '../ui/inputs';
 import { spokenTime } from '../ui/dates';
 import { Invite } from './Invite';
 import { Myself } from './Myself';
+import { PracticeZone } from './PracticeZone';
 
 type Role = Schemas['Person']['role'];
 
@@ -121,6 +122,7 @@ export function PeoplePage() {
             An assistant works on fields, plans and lots. Who belongs to the practice, and what is
             removed for good, is decided by advisers.
           </p>
+          {people.data && <PracticeZone zone={people.data.zone} adviser={adviser} onSet={() => void again()} />}
           {adviser && <Invite onInvited={again} />}
           {adviser && (people.data?.invitations.length ?? 0) > 0 && (
             <section aria-label="Open invitations" className="mt-6">

@@ -9,8 +9,7 @@ type Need = Schemas['NeedView'];
 export const useSeed = () =>
   useQuery({
     queryKey: ['seed'],
-    queryFn: async () =>
-      taken(await api.GET('/api/seed', { params: { query: { asOf: today() } } })),
+    queryFn: async () => taken(await api.GET('/api/seed')),
     // fields that changed all at once are reckoned a share at each reading
     refetchInterval: (query) => ((query.state.data?.pending ?? 0) > 0 ? 400 : false),
   });
@@ -144,7 +143,7 @@ export function SeedNeeds({ lotName }: { lotName: (id: string) => string }) {
         {orders.length > 0 && (
           <a
             className="link ml-3 text-[13px] font-medium"
-            href={`/api/seed/orders.csv?asOf=${today()}`}
+            href="/api/seed/orders.csv"
             download="seed-orders.csv"
           >
             as a table

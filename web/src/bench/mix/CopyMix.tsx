@@ -1,14 +1,18 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 
-import { api, taken, today, type Schemas } from '../../api/client';
+import { api, taken, type Schemas } from '../../api/client';
 import { useSession } from '../../account/useSession';
+import { useFieldNames } from '../../fields/useFieldPages';
 import { newId } from '../../plan/edit';
 import { useOpenPlan } from '../../plan/context';
 import { SelectField, TextField } from '../../ui/inputs';
 import { Panel } from '../../ui/Panel';
 
 type Mix = Schemas['MixEntry'];
+
+/** More fields than this are found by name. */
+const MOST_LISTED = 200;
 
 /** A mix as another field may take it: its lots stay where they are. */
 export const withoutLots = (mix: Mix): Mix => ({
@@ -57,12 +61,8 @@ export function CopyMix({ own, onTake }: { own: Mix | undefined; onTake: (mix: M
     onTake(withoutLots(mix));
     setOpen(false);
   };
-  const fields = useQuery({
-    queryKey: ['fields'],
-    enabled: open,
-    queryFn: async () =>
-      taken(await api.GET('/api/fields', { params: { query: { asOf: today() } } })),
-  });
+  const [find, setFind] = useState('');
+  const fields = useFieldNames(useDeferredValue(find.trim()), open, MOST_LISTED);
   const plan = useQuery({
     queryKey: ['mixes of', from],
     enabled: open && from !== '',
@@ -127,6 +127,9 @@ export function CopyMix({ own, onTake }: { own: Mix | undefined; onTake: (mix: M
           </p>
         )}
         <h3 className="font-bold">From another field</h3>
+        {((fields.data?.total ?? 0) > MOST_LISTED || find) && (
+          <TextField label="Find a field or farm" value={find} onChange={setFind} />
+        )}
         <SelectField
           label="Field"
           value={from}

@@ -52,7 +52,7 @@ final class RefreshRun {
             visitor.send("POST", "/api/dossiers", one, FILE).ok();
         }
         long start = System.nanoTime();
-        visitor.get("/api/fields?asOf=" + Valley.AS_OF).ok();
+        visitor.get("/api/fields").ok();
         untilReckoned();
         double first = (System.nanoTime() - start) / 1e9;
         drag(DRAGS);
@@ -137,8 +137,7 @@ final class RefreshRun {
         boolean all = false;
         while (!all) {
             Thread.sleep(1000);
-            all = waiting() == 0
-                    && visitor.get("/api/fields?asOf=" + Valley.AS_OF).ok().endsWith("\"pending\":0}");
+            all = waiting() == 0 && visitor.get("/api/fields").ok().endsWith("\"pending\":0}");
         }
     }
 

@@ -204,7 +204,7 @@ class FaultIT {
                     .atMost(Duration.ofSeconds(90))
                     .ignoreExceptions()
                     .until(() -> there.get("/api/session").status() == 200);
-            String list = "/api/fields?asOf=2026-06-01";
+            String list = "/api/fields";
             here.get(list).ok();
             Awaitility.await().atMost(Duration.ofSeconds(60)).until(() -> waiting(here) == 0);
             here.send("POST", "/api/weather?name=Yard&latitude=50&replaces=" + series, weather(4), file)

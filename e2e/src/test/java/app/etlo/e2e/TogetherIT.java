@@ -86,7 +86,7 @@ class TogetherIT extends InBrowser {
         other.getByLabel("E-mail address").fill(UUID.randomUUID() + "@example.org");
         other.getByLabel("Password").fill("another horse");
         on(other, "Join").click();
-        assertThat(other.getByText("soonest decision first")).isVisible();
+        assertThat(other.getByLabel("Sort by")).isVisible();
         page.navigate(bench);
         other.navigate(bench);
         savedOn(page);

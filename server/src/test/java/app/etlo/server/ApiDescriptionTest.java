@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import app.etlo.server.access.ThisMachine;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
 import java.nio.file.Files;
@@ -25,7 +26,7 @@ class ApiDescriptionTest {
         ObjectMapper mapper = new ObjectMapper()
                 .enable(SerializationFeature.INDENT_OUTPUT)
                 .enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS);
-        String served = mvc.perform(get("/v3/api-docs"))
+        String served = mvc.perform(get("/v3/api-docs").requestAttr(ThisMachine.ATTRIBUTE, true))
                 .andExpect(status().isOk())
                 .andReturn()
                 .getResponse()

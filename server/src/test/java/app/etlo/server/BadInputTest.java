@@ -71,8 +71,9 @@ class BadInputTest {
                             .status())
                     .as(day)
                     .isEqualTo(400);
-            for (String path : List.of("/api/fields", "/api/seed", "/api/fields/f1/climate")) {
-                assertThat(browser.get(path + "?asOf=" + java.net.URLEncoder.encode(day, StandardCharsets.UTF_8))
+            for (String path : List.of("/api/fields/f1/climate", "/api/fields/f1/compared")) {
+                assertThat(browser.get(path + "?plan=p1&asOf="
+                                        + java.net.URLEncoder.encode(day, StandardCharsets.UTF_8))
                                 .status())
                         .as(path + " " + day)
                         .isEqualTo(400);
@@ -113,8 +114,19 @@ class BadInputTest {
         assertThat(browser.send("PATCH", "/api/farms", new byte[0], MediaType.APPLICATION_JSON, java.util.Map.of())
                         .status())
                 .isEqualTo(405);
-        assertThat(browser.get("/api/fields?asOf=yesterday").status()).isEqualTo(400);
-        assertThat(browser.get("/api/fields").status()).isEqualTo(400);
+        assertThat(browser.get("/api/fields/f1/climate?asOf=yesterday").status())
+                .isEqualTo(400);
+        assertThat(browser.get("/api/fields/f1/climate").status()).isEqualTo(400);
+        for (String query : List.of(
+                "show=some",
+                "order=up",
+                "limit=0",
+                "limit=201",
+                "after=x",
+                "after=WyJhIl0",
+                "find=" + "x".repeat(101))) {
+            assertThat(browser.get("/api/fields?" + query).status()).as(query).isEqualTo(400);
+        }
         assertThat(browser.send(
                                 "POST",
                                 "/api/evaluations",

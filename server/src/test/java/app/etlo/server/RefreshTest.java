@@ -22,7 +22,7 @@ import org.springframework.test.web.servlet.MockMvc;
 /** After a change of weather the fields that rest on it are reckoned anew in the background, by all servers together. */
 @ServerTest
 class RefreshTest {
-    private static final String LIST = "/api/fields?asOf=2026-06-01";
+    private static final String LIST = "/api/fields";
 
     @Autowired
     MockMvc mvc;

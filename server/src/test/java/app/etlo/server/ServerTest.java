@@ -38,6 +38,7 @@ public @interface ServerTest {
                             "etlo.limits.imports.burst=100000",
                             // as the product is set up: see FirstVersionTest
                             "etlo.bcrypt-strength=4",
+                            "etlo.day=2026-06-01",
                             "etlo.outbox.file=" + Letters.FILE,
                             "etlo.outbox.retry=100ms",
                             "etlo.outside.forecast=" + Outdoors.url("forecast"),

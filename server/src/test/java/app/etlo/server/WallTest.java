@@ -34,6 +34,7 @@ class WallTest {
     private static final Set<String> OWN = Set.of(
             "GET /api/farms",
             "GET /api/fields",
+            "GET /api/field-sections",
             "GET /api/reckoning",
             "GET /api/lots",
             "GET /api/lots.csv",
@@ -51,6 +52,7 @@ class WallTest {
             "GET /api/species/{speciesId}/corrections",
             "GET /api/people",
             "PUT /api/me/name",
+            "PUT /api/practice/zone",
             "PUT /api/me/password",
             "DELETE /api/me/sessions",
             "POST /api/invitations",
@@ -83,6 +85,7 @@ class WallTest {
             "DELETE /api/invitations/{invitationId}",
             "PUT /api/people/{personId}/role",
             "DELETE /api/people/{personId}",
+            "PUT /api/practice/zone",
             "DELETE /api/lots/{lotId}",
             "DELETE /api/weather/{weatherId}",
             "DELETE /api/plans/{planId}",
@@ -144,11 +147,13 @@ class WallTest {
                 .concat(
                         path.endsWith("/merge")
                                 ? "?base=1"
-                                : path.equals("/api/fields") || path.endsWith("/climate")
+                                : path.endsWith("/climate")
                                         ? "?asOf=2026-06-01"
                                         : path.endsWith("{weatherId}")
                                                 ? "?asOf=2026-06-01&units=metric"
-                                                : path.endsWith("/compared") ? "?asOf=2026-06-01&plan=p1" : "");
+                                                : path.endsWith("/compared")
+                                                        ? "?asOf=2026-06-01&plan=p1"
+                                                        : path.endsWith("/field-sections") ? "?field=f1" : "");
     }
 
     private static String weather(Browser owner) {
@@ -166,6 +171,8 @@ class WallTest {
             body = "{\"fieldIds\":[\"f2\"]}";
         } else if (e.path().endsWith("/plans")) {
             body = "{\"label\":\"a copy\",\"plan\":" + Samples.plan() + "}";
+        } else if (e.path().endsWith("/zone")) {
+            body = "{\"zone\":\"Europe/London\"}";
         } else if (e.path().endsWith("/role") || e.path().equals("/api/invitations")) {
             body = "{\"role\":\"assistant\"}";
         }
@@ -215,8 +222,8 @@ class WallTest {
             }
         }
         assertThat(tried).isGreaterThanOrEqualTo(18);
-        assertThat(other.get("/api/fields?asOf=2026-06-01").json().path("fields"))
-                .isEmpty();
+        assertThat(other.get("/api/fields").json().path("fields")).isEmpty();
+        assertThat(other.get("/api/field-sections?field=f1").json()).isEmpty();
         assertThat(other.get("/api/weather").json().path("series")).isEmpty();
         for (String list : List.of("/api/farms", "/api/lots")) {
             assertThat(other.get(list).json()).as(list).isEmpty();

@@ -4,6 +4,7 @@ import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.Optional;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -54,14 +55,15 @@ public class Accounts {
     public record Invitation(long id, long workspaceId, String practice, String role) {}
 
     /**
-     * Opens a practice with its first adviser.
+     * Creates a practice with its first adviser.
      *
+     * @param zone by which the practice's day begins
      * @throws AddressTaken when the address has an account
      */
     @Transactional
-    public Adviser open(String practice, String email, String password) {
-        long workspace = jdbc.sql("insert into workspace (name) values (?) returning id")
-                .param(practice.strip())
+    public Adviser open(String practice, ZoneId zone, String email, String password) {
+        long workspace = jdbc.sql("insert into workspace (name, zone) values (?, ?) returning id")
+                .params(practice.strip(), zone.getId())
                 .query(Long.class)
                 .single();
         return join(workspace, practice.strip(), "", email, password, Role.ADVISER);

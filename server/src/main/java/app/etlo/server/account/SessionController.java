@@ -10,6 +10,8 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
+import java.time.ZoneOffset;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -39,10 +41,14 @@ class SessionController {
             @NotBlank @Size(max = 200) String email,
             @NotBlank @Size(max = 200) String password) {}
 
+    /**
+     * @param zone time zone of the browser, such as Europe/London
+     */
     record NewPractice(
             @NotBlank @Size(max = 120) String practice,
             @NotBlank @Email @Size(max = 100) String email,
-            @Password String password) {}
+            @Password String password,
+            Optional<@Size(max = 60) String> zone) {}
 
     /**
      * @param role adviser or assistant; empty when nobody is signed in
@@ -73,7 +79,11 @@ class SessionController {
     @PostMapping("/api/practices")
     @ResponseStatus(HttpStatus.CREATED)
     SessionView open(@Valid @RequestBody NewPractice asked, HttpServletRequest request, HttpServletResponse response) {
-        Adviser adviser = accounts.open(asked.practice(), asked.email(), asked.password());
+        Adviser adviser = accounts.open(
+                asked.practice(),
+                asked.zone().flatMap(PracticeDay::read).orElse(ZoneOffset.UTC),
+                asked.email(),
+                asked.password());
         sessions.begin(adviser, request, response);
         return view(adviser);
     }

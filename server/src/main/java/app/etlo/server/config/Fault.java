@@ -17,6 +17,8 @@ import org.springframework.http.HttpStatus;
 record Fault(HttpStatus status, String title, String detail, Optional<Long> retryAfterSeconds) {
     /** SQLSTATE of a full disk (PostgreSQL, appendix A). */
     private static final String DISK_FULL = "53100";
+    /** SQLSTATE class of values that the database cannot hold. */
+    private static final String NO_SUCH_VALUE = "22";
     /** SQLSTATE of two who did the same at once: a row that is there already, a deadlock, a serialization failure. */
     private static final List<String> AT_ONCE = List.of("23505", "23514", "40P01", "40001");
     /** SQLSTATE classes and codes of a server that is going down, coming up, crashed or out of reach. */
@@ -54,6 +56,13 @@ record Fault(HttpStatus status, String title, String detail, Optional<Long> retr
                             "The server's disk is full. What you typed is kept on this page and is sent when there is"
                                     + " room again.",
                             Optional.of(SOON));
+                }
+                if (state.startsWith(NO_SUCH_VALUE)) {
+                    return new Fault(
+                            HttpStatus.BAD_REQUEST,
+                            "Cannot be taken",
+                            "There is a character or a value in this that cannot be kept, such as one of code zero.",
+                            Optional.empty());
                 }
                 if (AT_ONCE.contains(state)) {
                     return AT_THE_SAME_MOMENT;

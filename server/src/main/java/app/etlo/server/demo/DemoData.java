@@ -11,6 +11,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.Comparator;
 import org.springframework.beans.factory.annotation.Value;
@@ -57,7 +58,7 @@ class DemoData implements ApplicationRunner {
         Resource[] files = new PathMatchingResourcePatternResolver().getResources("classpath:demo/*.json");
         Arrays.sort(files, Comparator.comparing(Resource::getFilename));
         int year = LocalDate.now(clock).getYear();
-        Adviser adviser = accounts.open("Ferrin Valley Advice", EMAIL, password);
+        Adviser adviser = accounts.open("Ferrin Valley Advice", ZoneId.systemDefault(), EMAIL, password);
         for (Resource file : files) {
             String text = shifted(file.getContentAsString(StandardCharsets.UTF_8), year);
             Dossier dossier = Dossier.read(text, reader, knowledge);

@@ -60,7 +60,7 @@ class EvaluationController {
     @Access(Who.MEMBER)
     @PostMapping("/api/evaluations")
     Evaluation evaluate(@RequestBody EvaluationRequest request) {
-        return EvaluationWriter.write(evaluations.evaluate(request.plan(), request.asOf()));
+        return evaluations.evaluated(request.plan(), request.asOf(), EvaluationWriter::write);
     }
 
     record WindowRequest(PlanDocument plan, LocalDate asOf, String windowId) {
@@ -76,7 +76,7 @@ class EvaluationController {
     @Access(Who.MEMBER)
     @PostMapping("/api/windows/proposals")
     Widening.Proposals proposals(@RequestBody WindowRequest request) {
-        return Widening.of(evaluations.evaluate(request.plan(), request.asOf()), request.windowId());
+        return evaluations.evaluated(request.plan(), request.asOf(), e -> Widening.of(e, request.windowId()));
     }
 
     /** The latest useful sowing of every species in a window. */
@@ -84,7 +84,7 @@ class EvaluationController {
     @Access(Who.MEMBER)
     @PostMapping("/api/windows/species")
     List<Evaluation.LatestView> species(@RequestBody WindowRequest request) {
-        return LatestSowings.of(evaluations.evaluate(request.plan(), request.asOf()), request.windowId());
+        return evaluations.evaluated(request.plan(), request.asOf(), e -> LatestSowings.of(e, request.windowId()));
     }
 
     /** The rotation once more behind itself. */
@@ -134,13 +134,13 @@ class EvaluationController {
     @Access(Who.MEMBER)
     @PostMapping("/api/workings")
     WorkingView working(@RequestBody WorkingRequest request) {
-        Evaluated evaluated = evaluations.evaluate(request.plan(), request.asOf());
-        Figure figure = Optional.ofNullable(evaluated.figures().get(request.figureId()))
-                .or(() -> Candidates.figure(evaluated, request.figureId()))
-                .orElse(null);
-        if (figure == null) {
-            throw new NotFound("figure");
-        }
+        return evaluations.evaluated(request.plan(), request.asOf(), e -> working(e, request.figureId()));
+    }
+
+    private static WorkingView working(Evaluated evaluated, String figureId) {
+        Figure figure = Optional.ofNullable(evaluated.figures().get(figureId))
+                .or(() -> Candidates.figure(evaluated, figureId))
+                .orElseThrow(() -> new NotFound("figure"));
         return WorkingView.of(figure, evaluated);
     }
 }

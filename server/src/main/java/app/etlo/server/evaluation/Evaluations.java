@@ -3,11 +3,9 @@ package app.etlo.server.evaluation;
 import app.etlo.core.plan.ClimateView;
 import app.etlo.core.plan.Climates;
 import app.etlo.core.plan.Context;
-import app.etlo.core.plan.Context.LotEntry;
 import app.etlo.core.plan.Dossier;
 import app.etlo.core.plan.Evaluated;
 import app.etlo.core.plan.Evaluator;
-import app.etlo.core.plan.FieldEntry;
 import app.etlo.core.plan.GroundDays;
 import app.etlo.core.plan.MixProposals;
 import app.etlo.core.plan.PlanDocument;
@@ -20,83 +18,87 @@ import app.etlo.core.replay.ReplayViews.OtherDays;
 import app.etlo.core.replay.ReplayViews.YearsView;
 import app.etlo.core.replay.Replays;
 import app.etlo.server.documents.NotFound;
-import app.etlo.server.farm.FarmStore;
-import app.etlo.server.knowledge.Corrections;
-import app.etlo.server.outside.Outside;
-import app.etlo.server.seed.Reservations;
-import app.etlo.server.seed.SeedStore;
-import app.etlo.server.weather.WeatherStore;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
+import java.util.function.Function;
+import java.util.function.Supplier;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
-/** Brings a plan and the context stored for its field to the core. */
+/**
+ * Brings a plan and the context stored for its field to the core: first everything is read, then the connection is given back,
+ * then it is computed when its turn has come.
+ */
 @Service
-@Transactional(readOnly = true)
 public class Evaluations {
-    private final FarmStore farms;
-    private final SeedStore seed;
+    private final EvaluationContexts contexts;
+    private final EvaluationSlots slots;
     private final Evaluator evaluator;
     private final Evaluator listEvaluator;
-    private final WeatherStore weather;
     private final Climates climates;
-    private final Outside outside;
-    private final Corrections corrections;
-    private final Reservations reservations;
     private final Replays replays;
 
     Evaluations(
-            FarmStore farms,
-            SeedStore seed,
+            EvaluationContexts contexts,
+            EvaluationSlots slots,
             Evaluator evaluator,
             @Qualifier("listEvaluator") Evaluator listEvaluator,
-            WeatherStore weather,
-            Climates climates,
-            Outside outside,
-            Corrections corrections,
-            Reservations reservations) {
-        this.reservations = reservations;
-        this.corrections = corrections;
-        this.outside = outside;
+            Climates climates) {
+        this.contexts = contexts;
+        this.slots = slots;
         this.climates = climates;
-        this.weather = weather;
-        this.farms = farms;
-        this.seed = seed;
         this.evaluator = evaluator;
         this.replays = new Replays(evaluator);
         this.listEvaluator = listEvaluator;
     }
 
-    public Evaluated evaluate(PlanDocument plan, LocalDate asOf) {
-        return evaluator.evaluate(plan, context(plan), asOf);
+    /** A plan as it is and with its context, computed from in its turn. */
+    private <T> T with(PlanDocument plan, Function<Context, T> compute) {
+        Context context = contexts.of(plan);
+        return slots.run(() -> compute.apply(context));
     }
 
-    /** For a list of fields, one after another. */
+    public Evaluated evaluate(PlanDocument plan, LocalDate asOf) {
+        return with(plan, c -> evaluator.evaluate(plan, c, asOf));
+    }
+
+    /** Evaluates a plan and makes something of it, in one turn. */
+    <T> T evaluated(PlanDocument plan, LocalDate asOf, Function<Evaluated, T> then) {
+        return with(plan, c -> then.apply(evaluator.evaluate(plan, c, asOf)));
+    }
+
+    /** What is computed from several plans of the same context, such as one plan with other mixes, in one turn. */
+    <T> T several(PlanDocument plan, LocalDate asOf, Function<Function<PlanDocument, Evaluated>, T> compute) {
+        return with(plan, c -> compute.apply(p -> evaluator.evaluate(p, p == plan ? c : contexts.of(p), asOf)));
+    }
+
+    /** For a list of fields, in turn with what people ask for. */
     Evaluated forList(PlanDocument plan, LocalDate asOf) {
-        return listEvaluator.evaluate(plan, context(plan), asOf);
+        return with(plan, c -> listEvaluator.evaluate(plan, c, asOf));
+    }
+
+    /** For a list of fields, at once and only where nobody waits; the caller has its turn already. */
+    Evaluated forListNow(PlanDocument plan, LocalDate asOf) {
+        return listEvaluator.evaluate(plan, contexts.of(plan), asOf);
     }
 
     /** What moves a simulated figure most; empty where the plan has no such figure. */
     public Optional<SensitivityView> sensitivity(PlanDocument plan, LocalDate asOf, String figureId) {
-        return Sensitivities.of(evaluator, plan, context(plan), asOf, figureId);
+        return with(plan, c -> Sensitivities.of(evaluator, plan, c, asOf, figureId));
     }
 
     YearsView replayYears(PlanDocument plan, LocalDate asOf, String coverId) {
-        return replays.years(plan, context(plan), asOf, coverId);
+        return with(plan, c -> replays.years(plan, c, asOf, coverId));
     }
 
     DayView replayDay(
             PlanDocument plan, LocalDate asOf, String coverId, int year, LocalDate day, List<ReplayChoice> choices) {
-        return replays.day(new Replays.Season(plan, context(plan), asOf, coverId, year), day, choices);
+        return with(plan, c -> replays.day(new Replays.Season(plan, c, asOf, coverId, year), day, choices));
     }
 
     EndView replayEnd(PlanDocument plan, LocalDate asOf, String coverId, int year, List<ReplayChoice> choices) {
-        return replays.end(new Replays.Season(plan, context(plan), asOf, coverId, year), choices);
+        return with(plan, c -> replays.end(new Replays.Season(plan, c, asOf, coverId, year), choices));
     }
 
     OtherDays replayOtherDays(
@@ -107,48 +109,35 @@ public class Evaluations {
             List<ReplayChoice> choices,
             String kind,
             String subject) {
-        return replays.otherDays(new Replays.Season(plan, context(plan), asOf, coverId, year), choices, kind, subject);
+        return with(
+                plan, c -> replays.otherDays(new Replays.Season(plan, c, asOf, coverId, year), choices, kind, subject));
     }
 
     /** A stand of a plan day by day; empty when it is not simulated. */
     Optional<GroundDays.DaysView> days(PlanDocument plan, LocalDate asOf, String standId) {
-        return GroundDays.of(evaluate(plan, asOf), standId);
+        return evaluated(plan, asOf, e -> GroundDays.of(e, standId));
     }
 
     public Dossier dossier(PlanDocument plan) {
-        return Dossier.of(plan, context(plan));
+        return Dossier.of(plan, contexts.of(plan));
     }
 
     /** Proposals for a cover, with the seed in store that no plan has taken yet. */
     public MixProposals proposals(PlanDocument plan, LocalDate asOf, String coverId) {
-        return new MixProposals(evaluate(plan, asOf), coverId, seed.all(), reservations.freeKg(plan.id()));
+        EvaluationContexts.Store store = contexts.store(plan);
+        return evaluated(plan, asOf, e -> new MixProposals(e, coverId, store.lots(), store.freeKg()));
     }
 
-    /** The weather a field is reckoned with. */
+    /** Computes something that has read all it needs, when its turn has come. */
+    <T> T inTurn(Supplier<T> work) {
+        return slots.run(work);
+    }
+
+    /** The weather a field is evaluated with. */
     public ClimateView climate(String fieldId, LocalDate asOf) {
-        FieldEntry field = farms.field(fieldId);
-        return climates.of(field, field.weather().flatMap(weather::find), outside.forecast(field), asOf)
-                .map(s -> ClimateView.of(
-                        s, field, asOf, farms.farm(field.farmId()).units()))
-                .orElseThrow(() -> new NotFound("weather: say where the field lies, or choose a station"));
-    }
-
-    private Context context(PlanDocument plan) {
-        FieldEntry field = farms.field(plan.fieldId());
-        Set<String> named = plan.covers().stream()
-                .flatMap(c -> c.mix().stream())
-                .flatMap(m -> m.components().stream())
-                .flatMap(c -> c.lotId().stream())
-                .collect(Collectors.toSet());
-        List<LotEntry> lots = named.isEmpty()
-                ? List.of()
-                : seed.all().stream().filter(l -> named.contains(l.id())).toList();
-        return new Context(
-                farms.farm(field.farmId()),
-                field,
-                lots,
-                field.weather().flatMap(weather::find),
-                outside.forecast(field),
-                corrections.all());
+        EvaluationContexts.Site site = contexts.site(fieldId);
+        return slots.run(() -> climates.of(site.field(), site.series(), site.forecast(), asOf)
+                .map(s -> ClimateView.of(s, site.field(), asOf, site.farm().units()))
+                .orElseThrow(() -> new NotFound("weather: say where the field lies, or choose a station")));
     }
 }

@@ -1,5 +1,6 @@
 package app.etlo.server.evaluation;
 
+import app.etlo.server.account.PracticeDay;
 import app.etlo.server.account.Workspace;
 import app.etlo.server.weather.WeatherChanged;
 import com.github.kagkarlsson.scheduler.Scheduler;
@@ -8,14 +9,12 @@ import com.github.kagkarlsson.scheduler.task.TaskInstance;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
-import com.github.kagkarlsson.scheduler.task.schedule.Schedules;
+import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
 import jakarta.annotation.PreDestroy;
 import java.io.Serializable;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
-import java.time.LocalTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -33,8 +32,8 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class FieldRefresh {
-    /** Just after the day begins. */
-    private static final LocalTime NEW_DAY = LocalTime.of(0, 5);
+    /** Practices lie in many time zones; each has its new day at another hour. */
+    private static final Duration LOOKS_FOR_A_NEW_DAY = Duration.ofMinutes(10);
 
     /** A server that has been silent for so many is gone, and what it had taken is taken by another. */
     private static final int SILENT_HEARTBEATS = 4;
@@ -62,6 +61,7 @@ public class FieldRefresh {
     private final FieldSummaries summaries;
     private final JdbcTemplate sql;
     private final Clock clock;
+    private final PracticeDay day;
     private final Scheduler scheduler;
     private final OneTimeTask<PracticeOn> practice;
     private final OneTimeTask<FieldOn> field;
@@ -70,12 +70,14 @@ public class FieldRefresh {
             FieldSummaries summaries,
             JdbcTemplate sql,
             Clock clock,
+            PracticeDay day,
             DataSource database,
             @Value("${etlo.refresh.polling-interval}") Duration poll,
             @Value("${etlo.refresh.heartbeat}") Duration heartbeat) {
         this.summaries = summaries;
         this.sql = sql;
         this.clock = clock;
+        this.day = day;
         String name = new SchedulerName.Hostname().getName() + " " + UUID.randomUUID();
         this.practice = Tasks.oneTime(PRACTICE, PracticeOn.class)
                 .execute((instance, context) -> lookThrough(instance.getData()));
@@ -86,8 +88,8 @@ public class FieldRefresh {
                 return true;
             });
         });
-        RecurringTask<Void> newDay = Tasks.recurring("new-day", Schedules.daily(ZoneOffset.UTC, NEW_DAY))
-                .execute((instance, context) -> newDay());
+        RecurringTask<Void> newDay =
+                Tasks.recurring("new-day", FixedDelay.of(LOOKS_FOR_A_NEW_DAY)).execute((instance, context) -> newDay());
         this.scheduler = Scheduler.create(new TransactionAwareDataSourceProxy(database), practice, field)
                 .startTasks(newDay)
                 .schedulerName(new SchedulerName.Fixed(name))
@@ -113,7 +115,7 @@ public class FieldRefresh {
     /** A row in the transaction at hand; the thousand rows of its fields are made in the background. */
     @EventListener
     void on(WeatherChanged changed) {
-        schedule(changed.workspaceId(), summaries.lastDay().orElseGet(() -> LocalDate.now(clock)), "weather");
+        schedule(changed.workspaceId(), day.of(changed.workspaceId()), "weather");
     }
 
     /** Has what is not as everything is now reckoned, for a day. */
@@ -123,7 +125,15 @@ public class FieldRefresh {
 
     private void newDay() {
         // the list of practices is behind no wall of its own
-        sql.queryForList("select id from workspace", Long.class).forEach(w -> schedule(w, LocalDate.now(clock), "day"));
+        sql.queryForList("select id from workspace", Long.class).forEach(w -> {
+            LocalDate today = day.of(w);
+            boolean begun = Workspace.acting(w, summaries::lastDay)
+                    .filter(last -> last.isBefore(today))
+                    .isPresent();
+            if (begun) {
+                schedule(w, today, "day");
+            }
+        });
     }
 
     /** The same cause twice before it is looked at is one; what comes while it is looked at is another. */

@@ -1,218 +1,382 @@
 package app.etlo.server.evaluation;
 
-import app.etlo.core.advice.Weight;
 import app.etlo.core.plan.Context;
 import app.etlo.core.plan.Evaluated;
 import app.etlo.core.plan.Evaluation;
 import app.etlo.core.plan.EvaluationWriter;
 import app.etlo.core.plan.Json;
 import app.etlo.core.plan.PlanDocument;
+import app.etlo.core.plan.Refused;
 import app.etlo.core.plan.SeedNeeds;
 import app.etlo.core.plan.SeedNeeds.SeedNeed;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.server.documents.DocumentText;
+import app.etlo.server.evaluation.FieldRow.TopNote;
 import app.etlo.server.outside.Outside;
 import app.etlo.server.plan.PlanStore;
+import com.fasterxml.jackson.core.type.TypeReference;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.springframework.jdbc.core.JdbcTemplate;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.TransactionException;
 
 /**
  * What the list of fields shows, kept in the database under all it rests on: the plan's revision, the states of field, farm,
- * lots and weather, the day and the core's version. Of many that changed at once only some are reckoned in one reading; the
- * others are shown as they were, marked, until the next.
+ * lots and weather, the practice's day and the core's version. The database searches, filters, sorts and pages; a row's picture
+ * and its seed are kept apart from it. What is no longer current is shown as it was, marked, and computed again: a few at once
+ * while they are looked at and nobody waits, the others in the background. A plan that cannot be computed has a row that says so.
  */
 @Service
-@Transactional
 class FieldSummaries {
-    /** One reading works on fields that changed for about so long; the others follow with the next. */
-    private static final Duration AT_ONCE = Duration.ofMillis(500);
+    private static final Logger LOG = LoggerFactory.getLogger(FieldSummaries.class);
+    /** One reading works for about so long on what changed. */
+    private static final Duration AT_ONCE = Duration.ofMillis(400);
 
-    private static final String STATES = """
-            select f.ref as field_ref,
-                   concat_ws(' ', p.ref, p.head, f.id, f.version, a.id, a.version,
-                             (select concat(count(*), '.', sum(version), '.', max(id)) from seed_lot),
-                             (select concat(w.id, '.', w.version) from weather_series w
-                              where w.ref = f.document::jsonb ->> 'weather'),
-                             (select max(id) from species_correction)) as state
+    private static final String FROM = """
             from field f
-            join farm a on a.ref = f.farm_ref and a.workspace_id = f.workspace_id
-            left join plan p on p.field_ref = f.ref and p.workspace_id = f.workspace_id and p.is_current
+            join farm a on a.workspace_id = f.workspace_id and a.ref = f.farm_ref
+            left join plan p on p.workspace_id = f.workspace_id and p.field_ref = f.ref and p.is_current
+            left join weather_series w on w.workspace_id = f.workspace_id and w.ref = f.weather_ref
+            left join field_summary s on s.workspace_id = f.workspace_id and s.field_ref = f.ref
+            cross join (select concat(count(*), '.', sum(version), '.', max(id)) as lots from seed_lot) l
+            cross join (select max(id) as correction from species_correction) k
+            """;
+    /** What a summary would rest on now, apart from the forecast of its place. */
+    private static final String BASE = """
+            concat_ws(' ', :core, :day::text, p.ref, p.head, f.id, f.version, a.id, a.version, l.lots,
+                      concat(w.id, '.', w.version), k.correction)
             """;
 
-    private final JdbcTemplate sql;
+    private static final String FORECAST = """
+            coalesce((select ' ' || c.fetched_at::text from service_answer c
+                      where c.service = 'forecast' and c.place = %s and c.fetched_at is not null), '')
+            """;
+    private static final String IS_CURRENT =
+            "(s.rests_on is not null and s.rests_on = " + BASE + " || " + FORECAST.formatted("s.place") + ")";
+    private static final String WORDS = "lower(concat_ws(' ', f.name, a.name, s.words))";
+
+    private final JdbcClient jdbc;
     private final PlanStore plans;
     private final Evaluations evaluations;
+    private final EvaluationSlots slots;
+    private final EvaluationContexts contexts;
     private final DocumentText text;
     private final Clock clock;
 
-    FieldSummaries(JdbcTemplate sql, PlanStore plans, Evaluations evaluations, DocumentText text, Clock clock) {
-        this.clock = clock;
-        this.sql = sql;
+    FieldSummaries(
+            JdbcClient jdbc,
+            PlanStore plans,
+            Evaluations evaluations,
+            EvaluationSlots slots,
+            EvaluationContexts contexts,
+            DocumentText text,
+            Clock clock) {
+        this.jdbc = jdbc;
         this.plans = plans;
         this.evaluations = evaluations;
+        this.slots = slots;
+        this.contexts = contexts;
         this.text = text;
+        this.clock = clock;
     }
 
     /**
-     * A field in the list.
+     * A page of the list.
      *
-     * @param seed what its covers still need
-     * @param current whether it is reckoned with everything as it is now
+     * @param asOf the practice's day, which the rows are for
+     * @param next where the next page begins; absent on the last
+     * @param matching fields that are like what was asked for, on all pages
+     * @param total fields of the practice
+     * @param pending of those, how many are not as everything is now
      */
-    record FieldSummary(
-            String fieldId,
-            String name,
-            String farmId,
-            String farmName,
-            UnitSystem units,
-            String area,
-            Optional<Evaluation.NextDecision> next,
-            int stops,
-            int thinks,
-            Optional<TopNote> note,
-            Evaluation.SectionView section,
-            List<SeedNeed> seed,
-            boolean current) {
-        FieldSummary aged() {
-            return new FieldSummary(
-                    fieldId, name, farmId, farmName, units, area, next, stops, thinks, note, section, seed, false);
+    record FieldPage(
+            LocalDate asOf, List<FieldRow> fields, Optional<String> next, int matching, int total, int pending) {}
+
+    private record Counts(int matching, int total, int pending) {}
+
+    private record Found(FieldQuery.Cursor at, FieldRow row) {}
+
+    /** A page, with what of it changed computed anew where that can be done at once. */
+    FieldPage page(FieldQuery query, LocalDate day) {
+        List<Found> found = contexts.read(() -> find(query, day));
+        if (caughtUp(
+                found.stream().filter(f -> !f.row().current()).map(f -> f.row().fieldId()), day)) {
+            found = contexts.read(() -> find(query, day));
         }
+        boolean more = found.size() > query.limit();
+        List<Found> shown = found.subList(0, Math.min(found.size(), query.limit()));
+        Counts counts = contexts.read(() -> count(query, day));
+        return new FieldPage(
+                day,
+                shown.stream().map(Found::row).toList(),
+                more ? Optional.of(shown.get(shown.size() - 1).at().text()) : Optional.empty(),
+                counts.matching(),
+                counts.total(),
+                counts.pending());
     }
 
-    /** The heaviest note not answered yet. */
-    record TopNote(Weight weight, String text) {}
-
-    /** The fields there are; those never reckoned and beyond this reading's share are left out and counted. */
-    record FieldList(List<FieldSummary> fields, int pending) {}
-
-    private record Kept(String restsOn, Optional<String> place, String document) {}
-
-    /** What a summary would rest on now, apart from the forecast of its place. */
-    private record State(String fieldId, String base) {
-        String with(Optional<String> place, Map<String, String> forecasts) {
-            return base + place.map(p -> " " + forecasts.getOrDefault(p, "")).orElse("");
+    private List<Found> find(FieldQuery query, LocalDate day) {
+        String after = query.after().isPresent()
+                ? " and (" + query.order().sql + ", lower(coalesce(f.name, '')), f.ref) > (:key, :name, :ref)"
+                : "";
+        JdbcClient.StatementSpec ask = jdbc.sql("select f.ref, f.name, f.farm_ref, a.name as farm, s.list_row, "
+                        + query.order().sql
+                        + " as key, lower(coalesce(f.name, '')) as low, a.document::jsonb ->> 'units'"
+                        + " as units, md5(s.rests_on) as state, " + IS_CURRENT + " as current " + FROM + " where "
+                        + query.show().sql + " and (:find = '' or position(:find in " + WORDS + ") > 0)" + after
+                        + " order by key, low, f.ref limit :limit")
+                .param("core", EvaluationWriter.CORE_VERSION)
+                .param("day", day)
+                .param("find", query.find())
+                .param("limit", query.limit() + 1);
+        FieldQuery.Cursor from = query.after().orElse(null);
+        if (from != null) {
+            ask = ask.param("key", from.key()).param("name", from.name()).param("ref", from.ref());
         }
+        return ask.query((r, i) -> {
+                    String kept = r.getString("list_row");
+                    FieldRow row = kept == null
+                            ? new FieldRow(
+                                    r.getString("ref"),
+                                    r.getString("name"),
+                                    r.getString("farm_ref"),
+                                    r.getString("farm"),
+                                    UnitSystem.of(r.getString("units")),
+                                    "",
+                                    Optional.empty(),
+                                    0,
+                                    0,
+                                    Optional.empty(),
+                                    Optional.empty(),
+                                    "",
+                                    false)
+                            : text.read(kept, FieldRow.class).as(r.getString("state"), r.getBoolean("current"));
+                    return new Found(
+                            new FieldQuery.Cursor(r.getString("key"), r.getString("low"), r.getString("ref")), row);
+                })
+                .list();
     }
 
-    private List<State> states(LocalDate asOf, Optional<String> fieldId) {
-        String prefix = EvaluationWriter.CORE_VERSION + " " + asOf + " ";
-        String which = fieldId.isPresent() ? " where f.ref = ?" : "";
-        return sql.query(
-                STATES + which,
-                (r, i) -> new State(r.getString(1), prefix + r.getString(2)),
-                fieldId.stream().toArray());
+    private Counts count(FieldQuery query, LocalDate day) {
+        return jdbc.sql("select count(*) filter (where " + query.show().sql + " and (:find = '' or position(:find in "
+                        + WORDS + ") > 0)) as matching, count(*) as total, count(*) filter (where not " + IS_CURRENT
+                        + ") as pending " + FROM)
+                .param("core", EvaluationWriter.CORE_VERSION)
+                .param("day", day)
+                .param("find", query.find())
+                .query(Counts.class)
+                .single();
     }
 
-    private Map<String, String> forecasts() {
-        return sql
-                .query(
-                        "select place, fetched_at from service_answer where service = 'forecast' and fetched_at is not null",
-                        (r, i) -> Map.entry(r.getString(1), r.getString(2)))
-                .stream()
-                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+    /** Pictures of fields as they were last computed, by field; those that have none are left out. */
+    Map<String, Evaluation.SectionView> sections(List<String> fieldIds) {
+        return contexts.read(() -> {
+            Map<String, Evaluation.SectionView> found = new LinkedHashMap<>();
+            jdbc.sql("select field_ref, section from field_summary where field_ref in (:ids) and section is not null")
+                    .param("ids", fieldIds)
+                    .query(r -> {
+                        found.put(
+                                r.getString("field_ref"),
+                                text.read(r.getString("section"), Evaluation.SectionView.class));
+                    });
+            return found;
+        });
     }
 
-    private Map<String, Kept> kept(Optional<String> fieldId) {
-        String which = fieldId.isPresent() ? " where field_ref = ?" : "";
-        return sql
-                .query(
-                        "select field_ref, rests_on, place, document from field_summary" + which,
-                        (r, i) -> Map.entry(
-                                r.getString(1),
-                                new Kept(r.getString(2), Optional.ofNullable(r.getString(3)), r.getString(4))),
-                        fieldId.stream().toArray())
-                .stream()
-                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
-    }
+    /** What a field's covers still need. */
+    record FieldSeed(String fieldId, String name, List<SeedNeed> needs) {}
 
-    private static boolean isCurrent(State state, Kept kept, Map<String, String> forecasts) {
-        return kept != null && kept.restsOn().equals(state.with(kept.place(), forecasts));
+    /** The seed that all fields need, and how many of them are not as everything is now. */
+    record SeedOfAll(List<FieldSeed> fields, int pending) {}
+
+    SeedOfAll seed(LocalDate day) {
+        caughtUp(stale(day).stream(), day);
+        return contexts.read(() -> new SeedOfAll(
+                jdbc.sql("select f.ref, f.name, s.seed from field f join field_summary s on s.field_ref = f.ref"
+                                + " and s.workspace_id = f.workspace_id where s.seed is not null"
+                                + " order by coalesce(s.next_on, 'infinity'::date), f.name, f.ref")
+                        .query((r, i) -> new FieldSeed(
+                                r.getString("ref"),
+                                r.getString("name"),
+                                text.read(r.getString("seed"), new TypeReference<List<SeedNeed>>() {})))
+                        .list(),
+                count(
+                                FieldQuery.of(
+                                        Optional.empty(),
+                                        Optional.empty(),
+                                        Optional.empty(),
+                                        Optional.empty(),
+                                        Optional.empty()),
+                                day)
+                        .pending()));
     }
 
     /** The fields whose summary is not as everything is now. */
-    @Transactional(readOnly = true)
-    public List<String> stale(LocalDate asOf) {
-        Map<String, Kept> kept = kept(Optional.empty());
-        Map<String, String> forecasts = forecasts();
-        return states(asOf, Optional.empty()).stream()
-                .filter(s -> !isCurrent(s, kept.get(s.fieldId()), forecasts))
-                .map(State::fieldId)
-                .toList();
+    List<String> stale(LocalDate day) {
+        return contexts.read(() -> jdbc.sql("select f.ref " + FROM + " where not " + IS_CURRENT + " order by f.ref")
+                .param("core", EvaluationWriter.CORE_VERSION)
+                .param("day", day)
+                .query(String.class)
+                .list());
     }
 
     /** The day that the newest summaries are for. */
-    @Transactional(readOnly = true)
-    public Optional<LocalDate> lastDay() {
-        return Optional.ofNullable(sql.queryForObject("select max(as_of) from field_summary", LocalDate.class));
+    Optional<LocalDate> lastDay() {
+        return contexts.read(() -> jdbc.sql("select max(as_of) from field_summary")
+                .query(LocalDate.class)
+                .optional());
     }
 
-    /** Reckons a field unless that has been done by now; one that is there no more is let go. */
-    public void refresh(String fieldId, LocalDate asOf, String by) {
-        Map<String, Kept> kept = kept(Optional.of(fieldId));
-        Map<String, String> forecasts = forecasts();
-        states(asOf, Optional.of(fieldId)).stream()
-                .filter(s -> !isCurrent(s, kept.get(fieldId), forecasts))
-                .forEach(s -> reckon(s, asOf, forecasts, by));
-    }
-
-    FieldList all(LocalDate asOf) {
-        Map<String, Kept> kept = kept(Optional.empty());
-        Map<String, String> forecasts = forecasts();
-        List<FieldSummary> found = new ArrayList<>();
+    /** Computes fields one after another while they are looked at, until it has taken long enough or somebody waits. */
+    private boolean caughtUp(Stream<String> fieldIds, LocalDate day) {
         Instant until = clock.instant().plus(AT_ONCE);
-        int pending = 0;
-        for (State state : states(asOf, Optional.empty())) {
-            Kept old = kept.get(state.fieldId());
-            if (isCurrent(state, old, forecasts)) {
-                found.add(text.read(old.document(), FieldSummary.class));
-            } else if (found.isEmpty() || clock.instant().isBefore(until)) {
-                found.add(reckon(state, asOf, forecasts, "a reading"));
-            } else {
-                pending++;
-                if (old != null) {
-                    found.add(text.read(old.document(), FieldSummary.class).aged());
-                }
+        List<String> done = new ArrayList<>();
+        for (String id : (Iterable<String>) fieldIds::iterator) {
+            if (!done.isEmpty() && clock.instant().isAfter(until)
+                    || !slots.runIfFree(() -> compute(id, day, "a reading", evaluations::forListNow))) {
+                break;
             }
+            done.add(id);
         }
-        found.sort(Comparator.comparing(
-                s -> s.next().map(Evaluation.NextDecision::date).orElse(LocalDate.MAX)));
-        return new FieldList(found, pending);
+        return !done.isEmpty();
     }
 
-    /** With everything as it was when its state was read, or newer; then it is stale and reckoned once more. */
-    private FieldSummary reckon(State state, LocalDate asOf, Map<String, String> forecasts, String by) {
-        PlanDocument plan = plans.current(state.fieldId()).orElseGet(() -> PlanDocument.empty("none", state.fieldId()));
-        Evaluated evaluated = evaluations.forList(plan, asOf);
-        FieldSummary summary = summary(evaluated);
-        Optional<String> place = Outside.place(evaluated.context().field());
-        sql.update(
-                """
-                insert into field_summary (workspace_id, field_ref, rests_on, document, place, as_of, reckoned_by)
-                select workspace_id, ref, ?, ?, ?, ?, ? from field where ref = ?
+    /** Computes a field in its turn unless that has been done by now; one that is there no more is let go. */
+    void refresh(String fieldId, LocalDate day, String by) {
+        compute(fieldId, day, by, evaluations::forList);
+    }
+
+    /** With everything as it was when its state was read, or newer; then it is stale and computed once more. */
+    private void compute(
+            String fieldId, LocalDate day, String by, BiFunction<PlanDocument, LocalDate, Evaluated> evaluate) {
+        Optional<String> base = contexts.read(() -> base(fieldId, day));
+        if (base.isEmpty()) {
+            return;
+        }
+        try {
+            PlanDocument plan =
+                    contexts.read(() -> plans.current(fieldId).orElseGet(() -> PlanDocument.empty("none", fieldId)));
+            Evaluated evaluated = evaluate.apply(plan, day);
+            Evaluation e = EvaluationWriter.write(evaluated);
+            Optional<String> place = Outside.place(evaluated.context().field());
+            keep(fieldId, base.get(), place, day, by, k -> {
+                k.put("list_row", Json.write(row(evaluated, e)));
+                k.put("section", Json.write(e.section().withoutWeather()));
+                k.put("seed", Json.write(SeedNeeds.of(evaluated)));
+                k.put("next_on", e.next().map(Evaluation.NextDecision::date).orElse(null));
+                k.put("stops", count(e, "stop"));
+                k.put("words", words(e));
+            });
+        } catch (EvaluationSlots.Busy | DataAccessException | TransactionException e) {
+            // not the plan's fault: it is tried again
+            throw e;
+        } catch (RuntimeException | StackOverflowError e) {
+            LOG.error("a plan cannot be computed for the list", e);
+            keep(fieldId, base.get(), Optional.empty(), day, by, k -> k.put("fault", sentence(e)));
+        }
+    }
+
+    private static String sentence(Throwable e) {
+        return e instanceof Refused r
+                ? "This plan cannot be computed: " + r.problems().get(0).message() + "."
+                : "This plan cannot be computed. Open it: its last changes may be why, and its history brings it back.";
+    }
+
+    /** What a field's summary would rest on now; nothing when it is current, or the field is gone. */
+    private Optional<String> base(String fieldId, LocalDate day) {
+        return jdbc.sql("select " + BASE + " as base " + FROM + " where f.ref = :ref and not " + IS_CURRENT)
+                .param("core", EvaluationWriter.CORE_VERSION)
+                .param("day", day)
+                .param("ref", fieldId)
+                .query(String.class)
+                .optional();
+    }
+
+    private void keep(
+            String fieldId,
+            String base,
+            Optional<String> place,
+            LocalDate day,
+            String by,
+            Consumer<Map<String, Object>> parts) {
+        Map<String, Object> k = new LinkedHashMap<>();
+        for (String column : List.of("list_row", "section", "seed", "next_on", "fault")) {
+            k.put(column, null);
+        }
+        k.put("stops", 0);
+        k.put("words", "");
+        parts.accept(k);
+        if (k.get("fault") != null) {
+            k.put("list_row", faultyRow(fieldId, String.valueOf(k.get("fault"))));
+        }
+        jdbc.sql("""
+                insert into field_summary (workspace_id, field_ref, rests_on, place, as_of, reckoned_by,
+                  list_row, section, seed, next_on, stops, words, fault)
+                select workspace_id, ref, :base || %s, :place, :day, :by,
+                  :list_row, :section, :seed, :next_on, :stops, :words, :fault
+                from field where ref = :field
                 on conflict (workspace_id, field_ref) do update set rests_on = excluded.rests_on,
-                  document = excluded.document, place = excluded.place, as_of = excluded.as_of,
-                  reckoned_by = excluded.reckoned_by
-                """, state.with(place, forecasts), Json.write(summary), place.orElse(null), asOf, by, state.fieldId());
-        return summary;
+                  place = excluded.place, as_of = excluded.as_of, reckoned_by = excluded.reckoned_by,
+                  list_row = excluded.list_row, section = excluded.section, seed = excluded.seed,
+                  next_on = excluded.next_on, stops = excluded.stops, words = excluded.words, fault = excluded.fault
+                """.formatted(FORECAST.formatted(":place")))
+                .param("base", base)
+                .param("place", place.orElse(null), java.sql.Types.VARCHAR)
+                .param("day", day)
+                .param("by", by)
+                .param("field", fieldId)
+                .param("list_row", k.get("list_row"), java.sql.Types.VARCHAR)
+                .param("section", k.get("section"), java.sql.Types.VARCHAR)
+                .param("seed", k.get("seed"), java.sql.Types.VARCHAR)
+                .param("next_on", k.get("next_on"), java.sql.Types.DATE)
+                .param("stops", k.get("stops"))
+                .param("words", k.get("words"))
+                .param("fault", k.get("fault"), java.sql.Types.VARCHAR)
+                .update();
     }
 
-    private static FieldSummary summary(Evaluated evaluated) {
-        Evaluation e = EvaluationWriter.write(evaluated);
+    private String faultyRow(String fieldId, String fault) {
+        return jdbc.sql("select f.name, f.farm_ref, a.name as farm, a.document::jsonb ->> 'units' as units from field f"
+                        + " join farm a on a.workspace_id = f.workspace_id and a.ref = f.farm_ref where f.ref = ?")
+                .param(fieldId)
+                .query((r, i) -> Json.write(new FieldRow(
+                        fieldId,
+                        r.getString("name"),
+                        r.getString("farm_ref"),
+                        r.getString("farm"),
+                        UnitSystem.of(r.getString("units")),
+                        "",
+                        Optional.empty(),
+                        0,
+                        0,
+                        Optional.empty(),
+                        Optional.of(fault),
+                        "",
+                        true)))
+                .optional()
+                .orElse(null);
+    }
+
+    private static FieldRow row(Evaluated evaluated, Evaluation e) {
         Evaluation.FigureView area = e.figures().get("field/area");
         Context context = evaluated.context();
-        return new FieldSummary(
+        return new FieldRow(
                 context.field().id(),
                 context.field().name(),
                 context.farm().id(),
@@ -223,9 +387,17 @@ class FieldSummaries {
                 count(e, "stop"),
                 count(e, "think"),
                 open(e).findFirst().map(n -> new TopNote(n.weight(), n.text())),
-                e.section().withoutWeather(),
-                SeedNeeds.of(evaluated),
+                Optional.empty(),
+                "",
                 true);
+    }
+
+    /** The names of what stands on the field, to be searched. */
+    private static String words(Evaluation e) {
+        return e.section().stands().stream()
+                .map(s -> s.label().toLowerCase(Locale.ROOT))
+                .distinct()
+                .collect(Collectors.joining(" "));
     }
 
     private static int count(Evaluation e, String weight) {

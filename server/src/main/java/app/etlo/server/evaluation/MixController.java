@@ -63,7 +63,7 @@ class MixController {
     @Access(Who.MEMBER)
     @PostMapping("/api/mixes/candidates")
     Candidates.CandidateList candidates(@RequestBody CoverRequest r) {
-        return Candidates.of(evaluations.evaluate(r.plan(), r.asOf()), r.coverId());
+        return evaluations.evaluated(r.plan(), r.asOf(), e -> Candidates.of(e, r.coverId()));
     }
 
     /** The mixes weighed against each other for a cover, its own first. */
@@ -71,7 +71,8 @@ class MixController {
     @Access(Who.MEMBER)
     @PostMapping("/api/mixes/alternatives")
     List<Alternatives.MixColumn> alternatives(@RequestBody CoverRequest r) {
-        return Alternatives.of(r.plan(), r.coverId(), p -> evaluations.evaluate(p, r.asOf()));
+        return evaluations.several(
+                r.plan(), r.asOf(), evaluate -> Alternatives.of(r.plan(), r.coverId(), evaluate::apply));
     }
 
     /** What is left of a mix when one of its species does not emerge. */
@@ -79,7 +80,7 @@ class MixController {
     @Access(Who.MEMBER)
     @PostMapping("/api/mixes/failures")
     List<Failures.FailureView> failures(@RequestBody CoverRequest r) {
-        return Failures.of(evaluations.evaluate(r.plan(), r.asOf()), r.coverId());
+        return evaluations.evaluated(r.plan(), r.asOf(), e -> Failures.of(e, r.coverId()));
     }
 
     /** The best mix within the wishes, or which of them cannot all hold. */
@@ -87,7 +88,8 @@ class MixController {
     @Access(Who.MEMBER)
     @PostMapping("/api/mixes/proposals")
     Proposed propose(@RequestBody MixRequest r) {
-        return evaluations.proposals(r.plan(), r.asOf(), r.coverId()).propose(r.wishes());
+        MixProposals proposals = evaluations.proposals(r.plan(), r.asOf(), r.coverId());
+        return evaluations.inTurn(() -> proposals.propose(r.wishes()));
     }
 
     /** Cost against what the aims get, a line of JSON for each point as soon as it is found. */
@@ -98,7 +100,7 @@ class MixController {
         // all that needs the database is read, and all that can be refused is, before the stream begins
         MixProposals proposals = evaluations.proposals(r.plan(), r.asOf(), r.coverId());
         proposals.check(r.wishes());
-        Optional<MixView> own = proposals.own();
+        Optional<MixView> own = evaluations.inTurn(proposals::own);
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_NDJSON).body(out -> {
             try {
                 line(out, new FrontierLine(own, Optional.empty(), false));

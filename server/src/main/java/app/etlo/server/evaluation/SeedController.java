@@ -12,7 +12,8 @@ import app.etlo.core.plan.SeedOrders.Order;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;
-import app.etlo.server.evaluation.FieldSummaries.FieldList;
+import app.etlo.server.account.PracticeDay;
+import app.etlo.server.evaluation.FieldSummaries.SeedOfAll;
 import app.etlo.server.plan.PlanStore;
 import app.etlo.server.seed.Reservations;
 import app.etlo.server.seed.Reservations.Taken;
@@ -41,6 +42,7 @@ class SeedController {
     private final SeedStore store;
     private final Reservations reservations;
     private final Knowledge knowledge;
+    private final PracticeDay day;
 
     SeedController(
             FieldSummaries summaries,
@@ -48,7 +50,9 @@ class SeedController {
             PlanStore plans,
             SeedStore store,
             Reservations reservations,
-            Knowledge knowledge) {
+            Knowledge knowledge,
+            PracticeDay day) {
+        this.day = day;
         this.summaries = summaries;
         this.evaluations = evaluations;
         this.plans = plans;
@@ -72,9 +76,10 @@ class SeedController {
      */
     record SeedView(List<StockView> stock, List<NeedView> needs, List<Order> orders, int pending) {}
 
+    /** Seed across all fields, for the practice's day. */
     @Access(Who.MEMBER)
     @GetMapping("/api/seed")
-    SeedView seed(@RequestParam LocalDate asOf) {
+    SeedView seed(@AuthenticationPrincipal Adviser adviser) {
         List<LotEntry> lots = store.all();
         List<Taken> taken = reservations.all();
         Map<String, Double> byLot =
@@ -82,9 +87,9 @@ class SeedController {
         Map<String, Double> free = new HashMap<>();
         lots.forEach(l -> free.put(l.id(), l.stockKg() - byLot.getOrDefault(l.id(), 0.0)));
         Map<String, Double> held = held(taken, lots);
-        FieldList fields = summaries.all(asOf);
+        SeedOfAll fields = summaries.seed(day.of(adviser.workspaceId()));
         List<NeedView> needs = fields.fields().stream()
-                .flatMap(f -> f.seed().stream()
+                .flatMap(f -> f.needs().stream()
                         .map(n ->
                                 new NeedView(f.fieldId(), f.name(), n, held.getOrDefault(SeedOrders.heldKey(n), 0.0))))
                 .toList();
@@ -109,8 +114,8 @@ class SeedController {
     /** The order list as a table. */
     @Access(Who.MEMBER)
     @GetMapping(value = "/api/seed/orders.csv", produces = "text/csv")
-    String orders(@RequestParam LocalDate asOf) {
-        return SeedOrders.write(seed(asOf).orders());
+    String orders(@AuthenticationPrincipal Adviser adviser) {
+        return SeedOrders.write(seed(adviser).orders());
     }
 
     /** The lots as a table, as they can be read in again. */
@@ -131,7 +136,7 @@ class SeedController {
             @AuthenticationPrincipal Adviser adviser) {
         PlanDocument plan = plans.at(planId).plan();
         Map<String, Double> wanted = new HashMap<>();
-        SeedNeeds.of(evaluations.evaluate(plan, asOf)).stream()
+        evaluations.evaluated(plan, asOf, SeedNeeds::of).stream()
                 .filter(n -> n.coverId().equals(coverId))
                 .forEach(n -> n.lotId().ifPresent(lot -> wanted.merge(lot, n.kilograms(), Double::sum)));
         if (wanted.isEmpty()) {

@@ -4,6 +4,7 @@ import app.etlo.core.plan.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;
+import app.etlo.server.account.PracticeDay;
 import app.etlo.server.account.Role;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
@@ -24,12 +25,19 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class PeopleController {
     private final People people;
+    private final PracticeDay day;
 
-    PeopleController(People people) {
+    PeopleController(People people, PracticeDay day) {
         this.people = people;
+        this.day = day;
     }
 
-    record PeopleView(long you, List<People.Person> people, List<People.Invited> invitations) {}
+    /**
+     * @param zone time zone by which the practice's day begins
+     */
+    record PeopleView(long you, String zone, List<People.Person> people, List<People.Invited> invitations) {}
+
+    record ZoneAsked(@NotNull @Size(max = 60) String zone) {}
 
     record RoleAsked(
             @NotNull(message = "adviser or assistant") Role role) {}
@@ -39,7 +47,19 @@ class PeopleController {
     @Access(Who.MEMBER)
     @GetMapping("/api/people")
     PeopleView people(@AuthenticationPrincipal Adviser adviser) {
-        return new PeopleView(adviser.id(), people.everybody(), people.invited());
+        return new PeopleView(
+                adviser.id(), day.zone(adviser.workspaceId()).getId(), people.everybody(), people.invited());
+    }
+
+    /** Sets by which time zone the practice's day begins. */
+    @Access(Who.ADVISER)
+    @PutMapping("/api/practice/zone")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void setZone(@Valid @RequestBody ZoneAsked asked, @AuthenticationPrincipal Adviser adviser) {
+        day.setZone(
+                adviser.workspaceId(),
+                PracticeDay.read(asked.zone())
+                        .orElseThrow(() -> new Refused("/zone", "a time zone such as Europe/London")));
     }
 
     @Access(Who.ADVISER)

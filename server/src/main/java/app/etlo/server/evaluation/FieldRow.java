@@ -1,0 +1,37 @@
+package app.etlo.server.evaluation;
+
+import app.etlo.core.advice.Weight;
+import app.etlo.core.plan.Evaluation;
+import app.etlo.core.quantity.UnitSystem;
+import java.util.Optional;
+
+/**
+ * A field in the list, without its picture.
+ *
+ * @param area with its unit; empty while the field has never been evaluated
+ * @param fault why the plan cannot be computed, as a sentence
+ * @param state changes whenever the picture may have changed
+ * @param current whether it was computed with everything as it is now
+ */
+record FieldRow(
+        String fieldId,
+        String name,
+        String farmId,
+        String farmName,
+        UnitSystem units,
+        String area,
+        Optional<Evaluation.NextDecision> next,
+        int stops,
+        int thinks,
+        Optional<TopNote> note,
+        Optional<String> fault,
+        String state,
+        boolean current) {
+    /** The heaviest note not answered yet. */
+    record TopNote(Weight weight, String text) {}
+
+    FieldRow as(String itsState, boolean isCurrent) {
+        return new FieldRow(
+                fieldId, name, farmId, farmName, units, area, next, stops, thinks, note, fault, itsState, isCurrent);
+    }
+}
