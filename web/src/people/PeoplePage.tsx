@@ -122,7 +122,9 @@ export function PeoplePage() {
             An assistant works on fields, plans and lots. Who belongs to the practice, and what is
             removed for good, is decided by advisers.
           </p>
-          {people.data && <PracticeZone zone={people.data.zone} adviser={adviser} onSet={() => void again()} />}
+          {people.data && (
+            <PracticeZone zone={people.data.zone} adviser={adviser} onSet={() => void again()} />
+          )}
           {adviser && <Invite onInvited={again} />}
           {adviser && (people.data?.invitations.length ?? 0) > 0 && (
             <section aria-label="Open invitations" className="mt-6">

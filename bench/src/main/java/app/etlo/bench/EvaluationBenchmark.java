@@ -39,7 +39,7 @@ public class EvaluationBenchmark {
     private final Dossier dossier = Valley.dossier(knowledge);
     private final String planText = Json.write(dossier.plan());
     private final Evaluator remembering =
-            new Evaluator(knowledge, new Climates(knowledge), Optional.of(new GroundMemory(2)));
+            new Evaluator(knowledge, new Climates(knowledge), Optional.of(new GroundMemory(2, Long.MAX_VALUE)));
     private final PlanDocument dragged = reader.read(planText.replace(Valley.END, Valley.END_DRAGGED));
     private boolean late;
     private final LocalDate asOf = LocalDate.parse(Valley.AS_OF);

@@ -6,13 +6,6 @@ import app.etlo.core.field.Boundary.Ring;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.List;
-import org.locationtech.jts.geom.Coordinate;
-import org.locationtech.jts.geom.GeometryFactory;
-import org.locationtech.jts.geom.LinearRing;
-import org.locationtech.jts.geom.MultiPolygon;
-import org.locationtech.jts.geom.Polygon;
-import org.locationtech.jts.operation.valid.IsValidOp;
-import org.locationtech.jts.operation.valid.TopologyValidationError;
 
 /**
  * Reads a field boundary from GeoJSON (RFC 7946): Polygon, MultiPolygon, or features and collections holding them.
@@ -43,7 +36,7 @@ public final class BoundaryReader {
             throw new BoundaryRefused(
                     "", "the file holds no Polygon or MultiPolygon; export the field outline as an area");
         }
-        reader.requireValid();
+        OutlineCheck.requireSound(reader.parts);
         return new Boundary(reader.parts);
     }
 
@@ -138,33 +131,6 @@ public final class BoundaryReader {
                             + " outline again in that system, not in metres or feet");
         }
         return new Position(lon, lat);
-    }
-
-    private void requireValid() {
-        GeometryFactory factory = new GeometryFactory();
-        MultiPolygon shape = factory.createMultiPolygon(
-                parts.stream().map(p -> polygon(factory, p)).toArray(Polygon[]::new));
-        if (shape.getEnvelopeInternal().getWidth() > 10) {
-            throw new BoundaryRefused("", "the outline spans more than ten degrees of longitude; that is no field");
-        }
-        TopologyValidationError error = new IsValidOp(shape).getValidationError();
-        if (error != null) {
-            Coordinate c = error.getCoordinate();
-            throw new BoundaryRefused(
-                    "", "the outline is not sound: " + error.getMessage() + " near [" + c.x + ", " + c.y + "]");
-        }
-    }
-
-    private static Polygon polygon(GeometryFactory factory, Part part) {
-        return factory.createPolygon(
-                line(factory, part.outer()),
-                part.holes().stream().map(h -> line(factory, h)).toArray(LinearRing[]::new));
-    }
-
-    private static LinearRing line(GeometryFactory factory, Ring ring) {
-        return factory.createLinearRing(ring.positions().stream()
-                .map(p -> new Coordinate(p.lon(), p.lat()))
-                .toArray(Coordinate[]::new));
     }
 
     private static String shortened(String text) {

@@ -61,48 +61,93 @@ public final class GroundCourse {
 
     private static final int GROUND = OfGround.values().length;
     private static final int PLANT = OfPlant.values().length;
+    /** From here on values of a plant stay as they were at its death. */
+    private static final int LASTING = OfPlant.LIGHT_MJ_M2.ordinal();
+
     private final int members;
     private final int plants;
     private final int[] recordedDays;
-    private final float[] values;
+    private final float[] ground;
+    /** By plant and record, only where it stands in some year: a plan of many years holds each plant but for its own season. */
+    private final float[][][] standing;
+    /** By plant and member: the last record on which it stands, and its lasting values since. */
+    private final int[][] lastStanding;
+
+    private final float[][] lasting;
     final DayCounts counts;
 
     GroundCourse(int members, int plants, int[] recordedDays) {
         this.members = members;
         this.plants = plants;
         this.recordedDays = recordedDays;
-        this.values = new float[recordedDays.length * (GROUND + PLANT * plants) * members];
+        this.ground = new float[recordedDays.length * GROUND * members];
+        this.standing = new float[plants][][];
+        this.lastStanding = new int[plants][members];
+        this.lasting = new float[plants][(PLANT - LASTING) * members];
+        for (int[] last : lastStanding) {
+            Arrays.fill(last, -1);
+        }
         this.counts = new DayCounts(members);
     }
 
-    private int at(int record, int variable, int member) {
-        return (record * (GROUND + PLANT * plants) + variable) * members + member;
+    /** About how many bytes it holds. */
+    long bytes() {
+        long bytes = 4L * ground.length;
+        for (float[][] records : standing) {
+            if (records != null) {
+                bytes += 8L * records.length;
+                for (float[] cell : records) {
+                    bytes += cell == null ? 0 : 4L * cell.length;
+                }
+            }
+        }
+        return bytes;
     }
 
     /** Writes a day of one member, and of all after it when they are still the same. */
     void record(int record, GroundState s, int member, int through) {
         for (OfGround v : GROUND_VALUES) {
-            put(record, v.ordinal(), ground(s, v, member), member, through);
+            fill(ground, (record * GROUND + v.ordinal()) * members, ground(s, v, member), member, through);
         }
         counts.begin(member, through);
         for (int p = 0; p < plants; p++) {
-            int base = GROUND + p * PLANT;
             if (s.peakMass[p] > 0) {
-                put(record, base + 7, s.lightMj[p], member, through);
-                put(record, base + 8, s.gained[p] * 10, member, through);
-                put(record, base + 9, s.peakMass[p] * 10, member, through);
-                put(record, base + 10, s.peakNitrogen[p] * 10, member, through);
+                fill(lasting[p], 0, s.lightMj[p], member, through);
+                fill(lasting[p], members, s.gained[p] * 10, member, through);
+                fill(lasting[p], 2 * members, s.peakMass[p] * 10, member, through);
+                fill(lasting[p], 3 * members, s.peakNitrogen[p] * 10, member, through);
             }
             if (s.status[p] == GroundState.UP) {
-                put(record, base, s.mass[p] * 10, member, through);
-                put(record, base + 1, s.height[p], member, through);
-                put(record, base + 2, s.stage[p], member, through);
-                put(record, base + 3, 1 - Math.exp(-s.plant[p].kind.extinction() * s.leafArea[p]), member, through);
-                put(record, base + 4, s.root[p], member, through);
-                put(record, base + 5, s.nitrogen[p] * 10, member, through);
-                put(record, base + 6, s.plantsM2[p] / s.sownM2[p], member, through);
+                float[] cell = cell(p, record);
+                fill(cell, 0, s.mass[p] * 10, member, through);
+                fill(cell, members, s.height[p], member, through);
+                fill(cell, 2 * members, s.stage[p], member, through);
+                double cover = 1 - Math.exp(-s.plant[p].kind.extinction() * s.leafArea[p]);
+                fill(cell, 3 * members, cover, member, through);
+                fill(cell, 4 * members, s.root[p], member, through);
+                fill(cell, 5 * members, s.nitrogen[p] * 10, member, through);
+                fill(cell, 6 * members, s.plantsM2[p] / s.sownM2[p], member, through);
+                for (int v = LASTING; v < PLANT; v++) {
+                    System.arraycopy(
+                            lasting[p], (v - LASTING) * members + member, cell, v * members + member, through - member);
+                }
+                Arrays.fill(lastStanding[p], member, through, record);
             }
         }
+    }
+
+    private float[] cell(int plant, int record) {
+        if (standing[plant] == null) {
+            standing[plant] = new float[recordedDays.length][];
+        }
+        if (standing[plant][record] == null) {
+            standing[plant][record] = new float[PLANT * members];
+        }
+        return standing[plant][record];
+    }
+
+    private static void fill(float[] values, int from, double value, int member, int through) {
+        Arrays.fill(values, from + member, from + through, (float) value);
     }
 
     private static final OfGround[] GROUND_VALUES = OfGround.values();
@@ -147,17 +192,30 @@ public final class GroundCourse {
         return mm;
     }
 
-    private void put(int record, int variable, double value, int member, int through) {
-        int i = at(record, variable, member);
-        Arrays.fill(values, i, i + through - member, (float) value);
-    }
-
     /** Takes over what another run, with the same first plants, recorded before a day. */
     void takeOver(GroundCourse o, int before) {
-        int block = (GROUND + PLANT * Math.min(plants, o.plants)) * members;
+        for (int p = 0; p < Math.min(plants, o.plants); p++) {
+            System.arraycopy(o.lasting[p], 0, lasting[p], 0, lasting[p].length);
+        }
         for (int r = 0; r < recordedDays.length && recordedDays[r] < before; r++) {
             int theirs = Arrays.binarySearch(o.recordedDays, recordedDays[r]);
-            System.arraycopy(o.values, o.at(theirs, 0, 0), values, at(r, 0, 0), block);
+            System.arraycopy(o.ground, theirs * GROUND * members, ground, r * GROUND * members, GROUND * members);
+            for (int p = 0; p < Math.min(plants, o.plants); p++) {
+                takeOver(o, p, theirs, r);
+            }
+        }
+    }
+
+    private void takeOver(GroundCourse o, int plant, int theirs, int record) {
+        if (o.standing[plant] != null && o.standing[plant][theirs] != null) {
+            if (standing[plant] == null) {
+                standing[plant] = new float[recordedDays.length][];
+            }
+            // nobody writes to a record before the day again
+            standing[plant][record] = o.standing[plant][theirs];
+        }
+        for (int m = 0; m < members; m++) {
+            lastStanding[plant][m] = theirs <= o.lastStanding[plant][m] ? record : lastStanding[plant][m];
         }
     }
 
@@ -189,39 +247,37 @@ public final class GroundCourse {
     }
 
     public double ground(int record, OfGround v, int member) {
-        return values[at(record, v.ordinal(), member)];
+        return ground[(record * GROUND + v.ordinal()) * members + member];
     }
 
     public double plant(int record, int plant, OfPlant v, int member) {
-        return values[at(record, GROUND + plant * PLANT + v.ordinal(), member)];
+        if (record > lastStanding[plant][member]) {
+            return v.ordinal() < LASTING ? 0 : lasting[plant][(v.ordinal() - LASTING) * members + member];
+        }
+        float[] cell = standing[plant][record];
+        return cell == null ? 0 : cell[v.ordinal() * members + member];
     }
 
     /** A value of the ground in every year. */
     public double[] ground(int record, OfGround v) {
-        return years(record, v.ordinal());
+        double[] found = new double[members];
+        for (int m = 0; m < members; m++) {
+            found[m] = ground(record, v, m);
+        }
+        return found;
     }
 
     /** A value of a plant in every year. */
     public double[] plant(int record, int plant, OfPlant v) {
-        return years(record, GROUND + plant * PLANT + v.ordinal());
-    }
-
-    private double[] years(int record, int variable) {
-        double[] found = new double[members];
-        int i = at(record, variable, 0);
-        for (int m = 0; m < members; m++) {
-            found[m] = values[i + m];
-        }
-        return found;
+        return sum(record, List.of(plant), v);
     }
 
     /** Sum over several plants of a value, in every year. */
     public double[] sum(int record, List<Integer> which, OfPlant v) {
         double[] found = new double[members];
         for (int p : which) {
-            int i = at(record, GROUND + p * PLANT + v.ordinal(), 0);
             for (int m = 0; m < members; m++) {
-                found[m] += values[i + m];
+                found[m] += plant(record, p, v, m);
             }
         }
         return found;

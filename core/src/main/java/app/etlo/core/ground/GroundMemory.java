@@ -10,12 +10,17 @@ import java.util.Optional;
  */
 public final class GroundMemory {
     private final int most;
+    private final long mostBytes;
     private final Deque<GroundRun> runs = new ArrayDeque<>();
 
     /**
-     * @param most runs kept; a run of a large plan is about ten megabytes
+     * A memory of so much.
+     *
+     * @param most runs kept
+     * @param mostBytes that all of them together may hold; the newest is kept whatever it holds
      */
-    public GroundMemory(int most) {
+    public GroundMemory(int most, long mostBytes) {
+        this.mostBytes = mostBytes;
         this.most = most;
     }
 
@@ -30,9 +35,13 @@ public final class GroundMemory {
     public synchronized void keep(GroundRun run, Optional<GroundRun> insteadOf) {
         insteadOf.ifPresent(runs::remove);
         runs.addFirst(run);
-        while (runs.size() > most) {
+        while (runs.size() > most || runs.size() > 1 && bytes() > mostBytes) {
             runs.removeLast();
         }
+    }
+
+    private long bytes() {
+        return runs.stream().mapToLong(GroundRun::bytes).sum();
     }
 
     synchronized int size() {

@@ -9,8 +9,13 @@ import java.util.Optional;
  * Nothing in it changes once the run has ended.
  */
 public final class GroundRun {
-    /** Days between two states laid by. */
+    /** Least days between two states laid by; a multiple of the days between records. */
     static final int EVERY_DAYS = 56;
+    /** States of a run take no more than this; those of a large plan are laid by farther apart. */
+    private static final long MOST_BYTES_OF_STATES = 24L << 20;
+
+    private static final long BYTES_OF_GROUND = 1500;
+    private static final long BYTES_OF_A_PLANT = 340;
 
     final GroundCourse course;
     private final GroundScript script;
@@ -36,6 +41,24 @@ public final class GroundRun {
         this.weather = weather;
         this.course = course;
         this.marks = List.copyOf(marks);
+    }
+
+    /** Days between two states of a run of a size. */
+    static int everyDays(int days, int members, int plants) {
+        long most = Math.max(4, MOST_BYTES_OF_STATES / (members * bytesOfState(plants)));
+        long wanted = days / EVERY_DAYS + 1;
+        return EVERY_DAYS * (int) ((wanted + most - 1) / most);
+    }
+
+    private static long bytesOfState(int plants) {
+        return BYTES_OF_GROUND + BYTES_OF_A_PLANT * plants;
+    }
+
+    /** About how many bytes it holds. */
+    public long bytes() {
+        return course.bytes()
+                + marks.stream().mapToLong(m -> m.states().length).sum()
+                        * bytesOfState(script.plants().size());
     }
 
     public GroundCourse course() {

@@ -103,7 +103,8 @@ public final class GroundSimulation {
 
     /** Places for the states to lay by after a day: one state while all members are the same. */
     private List<Mark> marks(int after) {
-        return IntStream.iterate(GroundRun.EVERY_DAYS, d -> d < weather.days, d -> d + GroundRun.EVERY_DAYS)
+        int every = GroundRun.everyDays(weather.days, weather.members, script.plants.length);
+        return IntStream.iterate(every, d -> d < weather.days, d -> d + every)
                 .filter(d -> d > after)
                 .mapToObj(d -> new Mark(
                         d,

@@ -99,6 +99,7 @@ public final class Evaluator {
      * Evaluates a plan.
      *
      * @param plan as a {@link PlanReader} let it through
+     * @throws Refused when it is more than {@link PlanCost} allows
      * @param context as {@link ContextCheck} let it through
      * @param asOf the day the evaluation is for; today is no hidden input
      */
@@ -162,6 +163,7 @@ public final class Evaluator {
                 Optional<SiteWeather> site,
                 GroundVariation variation,
                 Optional<GroundMemory> memory) {
+            PlanCost.require(plan);
             this.memory = memory;
             this.variation = variation;
             this.knowledge = Evaluator.this.knowledge.corrected(context.corrections());

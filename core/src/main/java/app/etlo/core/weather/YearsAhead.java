@@ -13,6 +13,11 @@ import java.util.Map;
  */
 public final class YearsAhead {
     private static final int DAYS_OF_A_YEAR = 366;
+    /**
+     * The newest so many of a longer record: each is computed, and what the climate was longer ago says less of what is ahead (a
+     * climatological normal is of 30 years, WMO-No. 1203, from memory).
+     */
+    private static final int MOST_YEARS = 50;
 
     private final Climate climate;
     private final LocalDate from;
@@ -41,7 +46,8 @@ public final class YearsAhead {
         this.from = from;
         this.days = (int) Math.max(0, ChronoUnit.DAYS.between(from, to));
         // what is still to come on that day is no part of the record; a series from later years is all there is then
-        this.years = past.isEmpty() ? climate.years() : past;
+        List<Integer> all = past.isEmpty() ? climate.years() : past;
+        this.years = all.subList(Math.max(0, all.size() - MOST_YEARS), all.size());
         this.index = new int[years.size()][days];
         int[][] starts = starts();
         WeatherSeries series = climate.series();

@@ -134,7 +134,7 @@ class GroundMemoryTest {
 
     @Example
     void no_more_runs_are_kept_than_there_is_room_for_and_the_nearest_is_found() {
-        GroundMemory memory = new GroundMemory(2);
+        GroundMemory memory = new GroundMemory(2, Long.MAX_VALUE);
         GroundWeather weather = weather(0);
         List<GroundEvent> events = events(new Random(3), 3);
         GroundScript script = new GroundScript(Trials.siltLoam(), plants(3), events);

@@ -6,6 +6,7 @@ import app.etlo.core.knowledge.KnowledgeLoader;
 import app.etlo.core.plan.BoundedValues;
 import app.etlo.core.plan.Climates;
 import app.etlo.core.plan.Evaluator;
+import app.etlo.core.plan.PlanCost;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.PlanReader;
 import com.fasterxml.jackson.core.JsonParser;
@@ -23,8 +24,9 @@ import org.springframework.context.annotation.Primary;
 /** Puts the core to work: its tables, its reader and its evaluator. */
 @Configuration
 class CoreConfig {
-    /** About ten megabytes each. */
     private static final int FIELDS_REMEMBERED = 8;
+    /** An eighth of the heap may hold what is remembered of them. */
+    private static final int SHARE_OF_HEAP = 8;
 
     @Bean
     Knowledge knowledge() {
@@ -45,7 +47,11 @@ class CoreConfig {
     @Bean
     @Primary
     Evaluator evaluator(Knowledge knowledge, Climates climates) {
-        return new Evaluator(knowledge, climates, Optional.of(new GroundMemory(FIELDS_REMEMBERED)));
+        return new Evaluator(
+                knowledge,
+                climates,
+                Optional.of(
+                        new GroundMemory(FIELDS_REMEMBERED, Runtime.getRuntime().maxMemory() / SHARE_OF_HEAP)));
     }
 
     /** For whole lists of fields, which would push out what editors are at. */
@@ -59,7 +65,7 @@ class CoreConfig {
         return Clock.systemUTC();
     }
 
-    /** Every plan that comes in passes the published schema, wherever in a request it stands. */
+    /** Every plan that comes in passes the published schema and can be computed, wherever in a request it stands. */
     @Bean
     Jackson2ObjectMapperBuilderCustomizer plansByTheirReader(PlanReader reader) {
         return builder -> builder.modulesToInstall(new BoundedValues())
@@ -67,7 +73,9 @@ class CoreConfig {
                     @Override
                     public PlanDocument deserialize(JsonParser parser, DeserializationContext context)
                             throws IOException {
-                        return reader.read(parser.<JsonNode>readValueAsTree());
+                        PlanDocument plan = reader.read(parser.<JsonNode>readValueAsTree());
+                        PlanCost.require(plan);
+                        return plan;
                     }
                 });
     }

@@ -2,6 +2,7 @@ package app.etlo.server.evaluation;
 
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.Dossier;
+import app.etlo.core.plan.PlanCost;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.PlanReader;
 import app.etlo.server.access.Access;
@@ -68,6 +69,7 @@ class DossierController {
     @PostMapping(value = "/api/dossiers", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     Imported take(@RequestBody byte[] file, @AuthenticationPrincipal Adviser adviser) {
         Dossier dossier = Dossier.read(new String(file, java.nio.charset.StandardCharsets.UTF_8), reader, knowledge);
+        PlanCost.require(dossier.plan());
         List<String> kept = imports.take(dossier, adviser.email());
         String field = dossier.plan().fieldId();
         String plan = dossier.plan().id();

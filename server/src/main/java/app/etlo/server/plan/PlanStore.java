@@ -3,6 +3,7 @@ package app.etlo.server.plan;
 import app.etlo.core.change.Differences;
 import app.etlo.core.change.Merge;
 import app.etlo.core.plan.Json;
+import app.etlo.core.plan.PlanCost;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.PlanReader;
 import app.etlo.core.plan.Refused;
@@ -233,7 +234,9 @@ public class PlanStore {
         if (row.head() != head || !merged.overlaps().isEmpty()) {
             throw comparisons.conflict(row, base, mine);
         }
-        String text = Json.write(reader.read(merged.document()));
+        PlanDocument both = reader.read(merged.document());
+        PlanCost.require(both);
+        String text = Json.write(both);
         add(row, Change.of("merge", author), requestId, text);
         return revisions.saved(row, author);
     }

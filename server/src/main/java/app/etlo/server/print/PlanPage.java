@@ -47,11 +47,11 @@ final class PlanPage {
         this.dossier = dossier;
     }
 
-    static String html(Evaluated evaluated, Dossier dossier, Optional<String> section, int revision) {
+    static String html(Evaluated evaluated, Dossier dossier, Optional<Printing.Picture> section, int revision) {
         return new PlanPage(evaluated, dossier).write(section, revision);
     }
 
-    private String write(Optional<String> section, int revision) {
+    private String write(Optional<Printing.Picture> section, int revision) {
         page.append("<html><head><title>Plan</title><style>").append(STYLE).append("</style></head><body>");
         var field = dossier.context().field();
         page.append("<h1>")
@@ -66,12 +66,12 @@ final class PlanPage {
                 .append(", revision ")
                 .append(revision)
                 .append(".</p>");
-        section.ifPresent(
-                svg -> page.append("<div style=\"margin-top:6pt\">")
-                        .append(svg)
-                        .append("</div>")
-                        .append(
-                                "<p class=\"s\">Outlines of typical height, not a forecast; one scale above and below ground.</p>"));
+        section.ifPresent(p -> page.append(
+                p.refused().isEmpty()
+                        ? "<div style=\"margin-top:6pt\">" + p.svg() + "</div>"
+                                + "<p class=\"s\">Heights and roots as forecast, where the plan is simulated; one scale above"
+                                + " and below ground.</p>"
+                        : "<p class=\"s\">" + text(p.refused()) + "</p>"));
         toDo();
         e.covers().forEach(this::cover);
         e.crops().forEach(this::crop);

@@ -12,6 +12,7 @@ import app.etlo.core.plan.PlanReader;
 import java.awt.image.BufferedImage;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.Objects;
 import java.util.Optional;
@@ -38,8 +39,8 @@ class PlanPdfTest {
         }
     }
 
-    private String text(Optional<String> section) throws Exception {
-        byte[] pdf = PrintController.render(PlanPage.html(evaluated, dossier, section, 7));
+    private String text(Optional<Printing.Picture> section) throws Exception {
+        byte[] pdf = PdfPrinter.pdf(PlanPage.html(evaluated, dossier, section, 7));
         try (PDDocument document = Loader.loadPDF(pdf)) {
             assertThat(document.getNumberOfPages()).isGreaterThan(1);
             return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
@@ -68,17 +69,25 @@ class PlanPdfTest {
 
     @Test
     void a_drawing_is_printed() throws Exception {
-        String svg = SafeSvg.of(
-                        "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"400\" height=\"100\" viewBox=\"0 0 400 100\">"
-                                + "<rect x=\"0\" y=\"20\" width=\"400\" height=\"60\" fill=\"#c22f06\"/></svg>")
-                .orElseThrow();
+        Printing.Picture drawn = new Printing(Duration.ofMinutes(1))
+                .picture("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 400 100\">"
+                        + "<rect x=\"0\" y=\"20\" width=\"400\" height=\"60\" fill=\"#c22f06\"/></svg>");
+        assertThat(drawn.refused()).isEmpty();
         assertThat(redPixels(Optional.empty())).isZero();
-        assertThat(redPixels(Optional.of(svg))).isGreaterThan(10_000);
+        assertThat(redPixels(Optional.of(drawn))).isGreaterThan(10_000);
+    }
+
+    @Test
+    void a_drawing_that_cannot_be_printed_is_said_so_and_the_plan_is_whole() throws Exception {
+        Printing.Picture none = new Printing(Duration.ofMinutes(1)).picture("<svg viewBox=\"0 0 1 99999\"/>");
+        assertThat(text(Optional.of(none)))
+                .contains("The picture of the section is left out")
+                .contains("What to do by date");
     }
 
     /** Pixels of the signal colour on the first page, at 72 dots an inch. */
-    private long redPixels(Optional<String> section) throws Exception {
-        byte[] pdf = PrintController.render(PlanPage.html(evaluated, dossier, section, 7));
+    private long redPixels(Optional<Printing.Picture> section) throws Exception {
+        byte[] pdf = PdfPrinter.pdf(PlanPage.html(evaluated, dossier, section, 7));
         try (PDDocument document = Loader.loadPDF(pdf)) {
             BufferedImage page = new PDFRenderer(document).renderImage(0);
             int[] rgb = page.getRGB(0, 0, page.getWidth(), page.getHeight(), null, 0, page.getWidth());
