@@ -2,7 +2,7 @@
 # Measures against the running demo: evaluation in the core with JMH and over HTTP, or fifty people at once.
 #   ETLO_LIMITS_EVALUATE_SESSION=60000 ETLO_LIMITS_EVALUATE_BURST=6000 ETLO_LIMITS_ENTRANCE_BURST=400 \
 #     ETLO_LIMITS_IMPORTS_SESSION=2000 ETLO_LIMITS_IMPORTS_ADDRESS=2000 ETLO_LIMITS_IMPORTS_BURST=2000 ./etlo demo
-#   scripts/bench.sh [evaluate | load SECONDS | ground | refresh | mix | simulation]
+#   scripts/bench.sh [evaluate | load SECONDS | list FIELDS | ground | refresh | mix | simulation]
 set -euo pipefail
 cd "$(dirname "$0")/.."
 mvn -B -ntp -q -pl core,testkit,bench -DskipTests -Dspotless.check.skip=true -Djacoco.skip=true package \
@@ -11,6 +11,9 @@ path=bench/target/classes:core/target/classes:testkit/target/classes:$(cat bench
 state=${ETLO_HOME:-$([ "$(id -u)" = 0 ] && echo /var/lib/etlo || echo "${XDG_STATE_HOME:-$HOME/.local/state}/etlo")}
 if [ "${1:-evaluate}" = load ]; then
   exec java -cp "$path" app.etlo.bench.LoadRun "http://127.0.0.1:$(cat "$state/port")" "${2:-180}"
+fi
+if [ "${1:-evaluate}" = list ]; then
+  exec java -cp "$path" app.etlo.bench.ListRun "http://127.0.0.1:$(cat "$state/port")" "${2:-2000}"
 fi
 if [ "${1:-evaluate}" = ground ]; then
   exec java -cp "$path" app.etlo.bench.GroundRun "http://127.0.0.1:$(cat "$state/port")"

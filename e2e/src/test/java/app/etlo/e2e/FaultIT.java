@@ -28,6 +28,8 @@ import org.junit.jupiter.api.Test;
 class FaultIT {
     private static final ObjectMapper JSON = new ObjectMapper();
     private static final String PASSWORD = "correct horse";
+    /** Kills of the server, and half of those of the database; scripts/attack.sh sets more. */
+    private static final int KILLS = Integer.getInteger("etlo.kills", 3);
 
     private static Product product;
     private static int mailPort;
@@ -58,8 +60,8 @@ class FaultIT {
         Visitor visitor = product.practice(address(), PASSWORD);
         try (Savers savers = new Savers(visitor, 4)) {
             savers.start();
-            for (int i = 0; i < 3; i++) {
-                savers.awaitAcknowledged(15 + 7 * i);
+            for (int i = 0; i < KILLS; i++) {
+                savers.awaitAcknowledged(15 + 7 * (i % 3));
                 product.killServer();
                 product.start();
             }
@@ -87,8 +89,8 @@ class FaultIT {
         Visitor visitor = product.practice(address(), PASSWORD);
         try (Savers savers = new Savers(visitor, 4)) {
             savers.start();
-            for (int i = 0; i < 6; i++) {
-                savers.awaitAcknowledged(12 + 5 * i);
+            for (int i = 0; i < 2 * KILLS; i++) {
+                savers.awaitAcknowledged(12 + 5 * (i % 6));
                 product.killDatabase();
                 String port = databasePort();
                 restartDatabase();

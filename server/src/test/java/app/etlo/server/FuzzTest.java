@@ -20,6 +20,8 @@ import org.springframework.test.web.servlet.MockMvc;
 /** Some thousands of documents with pieces changed at random, from fixed seeds: never a fault of the server, never a hang. */
 @ServerTest
 class FuzzTest {
+    /** So many times the usual number of mutants; scripts/attack.sh sets more. */
+    private static final int LONGER = Integer.getInteger("etlo.fuzz", 1);
     /** One request that takes longer hangs. */
     private static final Duration HANGS = Duration.ofSeconds(30);
 
@@ -38,7 +40,7 @@ class FuzzTest {
     private List<Integer> send(int times, long seed, Function<Random, Browser.Answer> one) {
         Random r = new Random(seed);
         List<Integer> seen = new ArrayList<>();
-        for (int i = 0; i < times; i++) {
+        for (int i = 0; i < times * LONGER; i++) {
             Browser.Answer a = assertTimeoutPreemptively(HANGS, () -> one.apply(r));
             assertThat(a.status()).as(a.text()).isIn(200, 201, 400, 404, 409, 413, 422);
             assertThat(a.text()).doesNotContain("Exception").doesNotContain("app.etlo");
@@ -53,7 +55,7 @@ class FuzzTest {
         JsonNode sound =
                 Browser.JSON.createObjectNode().put("asOf", "2026-06-01").set("plan", Samples.plan());
         assertThat(send(800, 20260601, r -> browser.post("/api/evaluations", broken(sound, r))))
-                .hasSize(800);
+                .hasSize(800 * LONGER);
     }
 
     @Test
@@ -68,7 +70,7 @@ class FuzzTest {
                     }
                     return a;
                 }))
-                .hasSize(500);
+                .hasSize(500 * LONGER);
         // whatever was taken, the history of it can be told
         assertThat(browser.get("/api/plans/p1/revisions").status()).isEqualTo(200);
     }
@@ -85,7 +87,7 @@ class FuzzTest {
                             r.nextBoolean() ? "" : PIECES.get(r.nextInt(PIECES.size())));
                     return browser.file("/api/dossiers", cut.toString().getBytes(StandardCharsets.UTF_8));
                 }))
-                .hasSize(600);
+                .hasSize(600 * LONGER);
     }
 
     @Test
@@ -96,7 +98,7 @@ class FuzzTest {
                         + "[-30,20.01],[-30,20]],[[-29.997,20.003],[-29.997,20.006],[-29.994,20.006],[-29.997,20.003]]],"
                         + "[[[-29.98,20],[-29.97,20],[-29.97,20.01],[-29.98,20]]]]}}]}");
         assertThat(send(900, 20260604, r -> browser.post("/api/boundaries", broken(sound, r))))
-                .hasSize(900);
+                .hasSize(900 * LONGER);
     }
 
     @Test
@@ -112,7 +114,7 @@ class FuzzTest {
                             250,
                             20260605,
                             r -> browser.put(path, broken(sound, r).toString())))
-                    .hasSize(250);
+                    .hasSize(250 * LONGER);
         }
     }
 
@@ -126,7 +128,7 @@ class FuzzTest {
                     }
                     return browser.file(path, table.toString().getBytes(StandardCharsets.UTF_8));
                 }))
-                .hasSize(600);
+                .hasSize(600 * LONGER);
     }
 
     @Test
@@ -156,7 +158,7 @@ class FuzzTest {
     @Test
     void bytes_that_are_no_text() {
         Random r = new Random(20260607);
-        for (int i = 0; i < 200; i++) {
+        for (int i = 0; i < 200 * LONGER; i++) {
             byte[] noise = new byte[r.nextInt(4000)];
             r.nextBytes(noise);
             for (String path :

@@ -5,6 +5,7 @@ import app.etlo.server.account.Workspace;
 import app.etlo.server.weather.WeatherChanged;
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.SchedulerName;
+import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.TaskInstance;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
@@ -37,6 +38,9 @@ public class FieldRefresh {
 
     /** A server that has been silent for so many is gone, and what it had taken is taken by another. */
     private static final int SILENT_HEARTBEATS = 4;
+
+    /** When the server was too busy, or the database away. */
+    private static final Duration AGAIN_AFTER = Duration.ofSeconds(15);
 
     private static final String FIELD = "field";
     private static final String PRACTICE = "practice";
@@ -81,13 +85,15 @@ public class FieldRefresh {
         String name = new SchedulerName.Hostname().getName() + " " + UUID.randomUUID();
         this.practice = Tasks.oneTime(PRACTICE, PracticeOn.class)
                 .execute((instance, context) -> lookThrough(instance.getData()));
-        this.field = Tasks.oneTime(FIELD, FieldOn.class).execute((instance, context) -> {
-            FieldOn f = instance.getData();
-            Workspace.acting(f.workspaceId(), () -> {
-                summaries.refresh(f.fieldId(), f.asOf(), name);
-                return true;
-            });
-        });
+        this.field = Tasks.oneTime(FIELD, FieldOn.class)
+                .onFailure(new FailureHandler.OnFailureRetryLater<>(AGAIN_AFTER))
+                .execute((instance, context) -> {
+                    FieldOn f = instance.getData();
+                    Workspace.acting(f.workspaceId(), () -> {
+                        summaries.refresh(f.fieldId(), f.asOf(), name);
+                        return true;
+                    });
+                });
         RecurringTask<Void> newDay =
                 Tasks.recurring("new-day", FixedDelay.of(LOOKS_FOR_A_NEW_DAY)).execute((instance, context) -> newDay());
         this.scheduler = Scheduler.create(new TransactionAwareDataSourceProxy(database), practice, field)

@@ -19,7 +19,6 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -45,6 +44,8 @@ import org.springframework.transaction.TransactionException;
 @Service
 class FieldSummaries {
     private static final Logger LOG = LoggerFactory.getLogger(FieldSummaries.class);
+    /** More fields that changed than these are left to the background. */
+    private static final int FEW = 3;
     /** One reading works for about so long on what changed. */
     private static final Duration AT_ONCE = Duration.ofMillis(400);
 
@@ -115,8 +116,11 @@ class FieldSummaries {
     /** A page, with what of it changed computed anew where that can be done at once. */
     FieldPage page(FieldQuery query, LocalDate day) {
         List<Found> found = contexts.read(() -> find(query, day));
-        if (caughtUp(
-                found.stream().filter(f -> !f.row().current()).map(f -> f.row().fieldId()), day)) {
+        List<String> changed = found.stream()
+                .filter(f -> !f.row().current())
+                .map(f -> f.row().fieldId())
+                .toList();
+        if (caughtUp(changed, day)) {
             found = contexts.read(() -> find(query, day));
         }
         boolean more = found.size() > query.limit();
@@ -206,7 +210,7 @@ class FieldSummaries {
     record SeedOfAll(List<FieldSeed> fields, int pending) {}
 
     SeedOfAll seed(LocalDate day) {
-        caughtUp(stale(day).stream(), day);
+        caughtUp(stale(day), day);
         return contexts.read(() -> new SeedOfAll(
                 jdbc.sql("select f.ref, f.name, s.seed from field f join field_summary s on s.field_ref = f.ref"
                                 + " and s.workspace_id = f.workspace_id where s.seed is not null"
@@ -243,18 +247,21 @@ class FieldSummaries {
                 .optional());
     }
 
-    /** Computes fields one after another while they are looked at, until it has taken long enough or somebody waits. */
-    private boolean caughtUp(Stream<String> fieldIds, LocalDate day) {
+    /** Computes the few fields that somebody has just changed while they are looked at; not many, and not when others wait. */
+    private boolean caughtUp(List<String> fieldIds, LocalDate day) {
+        if (fieldIds.size() > FEW) {
+            return false;
+        }
         Instant until = clock.instant().plus(AT_ONCE);
-        List<String> done = new ArrayList<>();
-        for (String id : (Iterable<String>) fieldIds::iterator) {
-            if (!done.isEmpty() && clock.instant().isAfter(until)
-                    || !slots.runIfFree(() -> compute(id, day, "a reading", evaluations::forListNow))) {
+        int done = 0;
+        while (done < fieldIds.size() && (done == 0 || clock.instant().isBefore(until))) {
+            String id = fieldIds.get(done);
+            if (!slots.runIfFree(() -> compute(id, day, "a reading", evaluations::forListNow))) {
                 break;
             }
-            done.add(id);
+            done++;
         }
-        return !done.isEmpty();
+        return done > 0;
     }
 
     /** Computes a field in its turn unless that has been done by now; one that is there no more is let go. */

@@ -186,9 +186,23 @@ class SectionDrawingTest {
     @ParameterizedTest(name = "{0}")
     @MethodSource("most")
     void the_most_that_is_let_through_is_drawn_and_does_not_hang(String name, String drawing) {
-        Printing printing = new Printing(HANGS);
+        Printing printing = new Printing(Duration.ofSeconds(15));
         Printing.Picture picture = assertTimeoutPreemptively(HANGS, () -> printing.picture(drawing));
         assertThat(picture.refused()).as(name).isEmpty();
+    }
+
+    /** What the page draws of a plan of the demo: two crops, a cover of five species, residue, passes and notes. */
+    @Test
+    void a_section_of_the_page_comes_through_whole() throws Exception {
+        String page;
+        try (var in = java.util.Objects.requireNonNull(getClass().getResourceAsStream("/section.svg"))) {
+            page = new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+        }
+        String out = read(page);
+        for (String kind : new String[] {"<path", "<text", "<pattern", "<rect"}) {
+            assertThat(out.split(kind, -1)).as(kind).hasSameSizeAs(page.split(kind, -1));
+        }
+        assertThat(new Printing(Duration.ofSeconds(15)).picture(page).refused()).isEmpty();
     }
 
     @Test
