@@ -104,7 +104,7 @@ class BackupIT {
      * load and has the database run a command of the operating system.
      */
     @Test
-    void a_backup_made_to_run_a_command_runs_none_and_leaves_everything_as_it_was(@TempDir Path folder)
+    void a_backup_made_to_run_a_command_runs_none_and_a_sound_one_goes_in_beside_a_second_server(@TempDir Path folder)
             throws Exception {
         try (Product product = Product.fresh()) {
             product.start();
@@ -148,43 +148,37 @@ class BackupIT {
             assertThat(said.code()).as(said.text()).isEqualTo(1);
             assertThat(said.text()).contains("What was there is as it was");
             assertThat(visitor.get("/api/plans/p1").status()).isEqualTo(200);
+            besideASecondServer(product, folder.resolve("whole.etlo"));
+            assertThat(product.signedIn(EMAIL, PASSWORD).get("/api/plans/p1").status())
+                    .as("what was stopped runs again")
+                    .isEqualTo(200);
         }
     }
 
-    @Test
-    void beside_a_second_server_a_restore_goes_through_and_what_it_stopped_runs_again(@TempDir Path folder)
-            throws Exception {
-        Path file = folder.resolve("whole.etlo");
-        try (Product product = Product.fresh()) {
-            product.start();
-            Visitor visitor = product.practice(EMAIL, PASSWORD);
-            take(visitor).ok();
-            assertThat(product.etlo("backup", file.toString()).code()).isZero();
-            int otherPort = Product.freePort();
-            Process second = product.anotherServer(otherPort);
-            try {
-                Visitor there = product.visitorAt("http://127.0.0.1:" + otherPort);
-                // it comes back to the database as fast as it can all the while
-                Thread busy = new Thread(() -> {
-                    while (!Thread.currentThread().isInterrupted()) {
-                        try {
-                            there.get("/api/session");
-                        } catch (IOException | InterruptedException e) {
-                            Thread.currentThread().interrupt();
-                        }
+    /** Restores while another server comes back to the database as fast as it can. */
+    private static void besideASecondServer(Product product, Path file) throws Exception {
+        assertThat(product.etlo("backup", file.toString()).code()).isZero();
+        int otherPort = Product.freePort();
+        Process second = product.anotherServer(otherPort);
+        try {
+            Visitor there = product.visitorAt("http://127.0.0.1:" + otherPort);
+            Thread busy = new Thread(() -> {
+                while (!Thread.currentThread().isInterrupted()) {
+                    try {
+                        there.get("/api/session");
+                    } catch (IOException | InterruptedException e) {
+                        Thread.currentThread().interrupt();
                     }
-                });
-                busy.start();
-                Product.Said said = product.etlo("restore", file.toString());
-                busy.interrupt();
-                busy.join();
-                assertThat(said.code()).as(said.text()).isZero();
-            } finally {
-                second.destroyForcibly();
-                second.waitFor();
-            }
-            assertThat(product.signedIn(EMAIL, PASSWORD).get("/api/plans/p1").status())
-                    .isEqualTo(200);
+                }
+            });
+            busy.start();
+            Product.Said said = product.etlo("restore", file.toString());
+            busy.interrupt();
+            busy.join();
+            assertThat(said.code()).as(said.text()).isZero();
+        } finally {
+            second.destroyForcibly();
+            second.waitFor();
         }
     }
 
