@@ -149,6 +149,10 @@ public class BodyGate extends OncePerRequestFilter implements HandlerInterceptor
             }
             budget.hold(address, n);
             held += n;
+            if (held == request.getContentLengthLong() || in.isFinished()) {
+                // nobody need ask once more for the end: what waits for its turn now waits for no body
+                stopReading();
+            }
             if (clock.instant().isAfter(end)) {
                 throw BodyRefused.tooSlow();
             }

@@ -207,6 +207,22 @@ class BodyGateTest {
         assertThat(budget.isIdle()).isTrue();
     }
 
+    /** A reader of JSON stops at its last brace; whatever the request then waits for, the next body may be read. */
+    @Test
+    void a_body_that_is_all_there_is_waited_for_no_longer() throws Exception {
+        BodyGate gate = gate(Clock.systemUTC());
+        FilterChain whole = (r, s) -> {
+            open(gate, (HttpServletRequest) r, "member");
+            assertThat(r.getInputStream().readNBytes(10)).hasSize(10);
+            budget.begin("127.0.0.1");
+            budget.begin("127.0.0.1");
+            budget.end("127.0.0.1");
+            budget.end("127.0.0.1");
+        };
+        gate.doFilter(of(10), new MockHttpServletResponse(), whole);
+        assertThat(budget.isIdle()).isTrue();
+    }
+
     @Test
     void forms_are_not_taken_at_all() throws Exception {
         MockHttpServletRequest form = of(10);
