@@ -20,6 +20,6 @@ fuzz)
   mvn -B -ntp -pl core,testkit,web,standins,server -Dweb.skip.check=true -Dspotless.check.skip=true -Djacoco.skip=true \
     -Dtest=FuzzTest -Dsurefire.failIfNoSpecifiedTests=false "-Detlo.fuzz=$(((${n:-20000} + 5999) / 6000))" verify ;;
 sweep) it -Dit.test=WallIT ;;
-load) it -Dit.test=LoadIT "-Detlo.load-seconds=${n:-600}" ;;
+load) it -Dit.test=LoadIT -Detlo.people=50 "-Detlo.load-seconds=${n:-600}" ;;
 *) sed -n '3,7s/^# *//p' "$0" >&2; exit 64 ;;
 esac

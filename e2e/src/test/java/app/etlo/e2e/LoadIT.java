@@ -21,11 +21,13 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
-/** Fifty people at once: nobody gets a fault of the server, and nothing that was acknowledged is lost. */
+/** Many people at once: nobody gets a fault of the server, and nothing that was acknowledged is lost. */
 class LoadIT {
     private static final ObjectMapper JSON = new ObjectMapper();
     private static final String PASSWORD = "correct horse";
-    private static final int PEOPLE = 50;
+    /** Beside the other tests of a run not more than the machine can do for them; scripts/attack.sh sets fifty. */
+    private static final int PEOPLE = Integer.getInteger("etlo.people", 15);
+
     private static final int DRAGGED = 5;
     /** For so long they edit; scripts/attack.sh sets more. */
     private static final int SECONDS = Integer.getInteger("etlo.load-seconds", 12);
@@ -41,7 +43,7 @@ class LoadIT {
     static void start() throws Exception {
         product = Product.fresh()
                 .with("ETLO_DAY", "2026-06-01")
-                // fifty people on one connection; each evaluates as fast as the answers come
+                // all of them from one address; each evaluates as fast as the answers come
                 .with("ETLO_LIMITS_EVALUATE_SESSION", "60000")
                 .with("ETLO_LIMITS_EVALUATE_ADDRESS", "600000")
                 .with("ETLO_LIMITS_EVALUATE_BURST", "60000")
@@ -59,7 +61,7 @@ class LoadIT {
     private record Person(Visitor visitor, String planId, JsonNode plan, List<String> acknowledged) {}
 
     @Test
-    void fifty_people_who_drag_save_and_look_get_no_fault_and_lose_nothing() throws Exception {
+    void people_who_drag_save_and_look_at_once_get_no_fault_and_lose_nothing() throws Exception {
         List<Person> people = new ArrayList<>();
         Visitor owner = null;
         for (int i = 0; i < PEOPLE; i++) {

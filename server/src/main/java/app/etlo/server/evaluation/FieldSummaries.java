@@ -15,6 +15,8 @@ import app.etlo.server.evaluation.FieldRow.TopNote;
 import app.etlo.server.outside.Outside;
 import app.etlo.server.plan.PlanStore;
 import com.fasterxml.jackson.core.type.TypeReference;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -156,20 +158,7 @@ class FieldSummaries {
         return ask.query((r, i) -> {
                     String kept = r.getString("list_row");
                     FieldRow row = kept == null
-                            ? new FieldRow(
-                                    r.getString("ref"),
-                                    r.getString("name"),
-                                    r.getString("farm_ref"),
-                                    r.getString("farm"),
-                                    UnitSystem.of(r.getString("units")),
-                                    "",
-                                    Optional.empty(),
-                                    0,
-                                    0,
-                                    Optional.empty(),
-                                    Optional.empty(),
-                                    "",
-                                    false)
+                            ? bare(r, Optional.empty())
                             : text.read(kept, FieldRow.class).as(r.getString("state"), r.getBoolean("current"));
                     return new Found(
                             new FieldQuery.Cursor(r.getString("key"), r.getString("low"), r.getString("ref")), row);
@@ -359,25 +348,23 @@ class FieldSummaries {
     }
 
     private String faultyRow(String fieldId, String fault) {
-        return jdbc.sql("select f.name, f.farm_ref, a.name as farm, a.document::jsonb ->> 'units' as units from field f"
-                        + " join farm a on a.workspace_id = f.workspace_id and a.ref = f.farm_ref where f.ref = ?")
+        return jdbc.sql(
+                        "select f.ref, f.name, f.farm_ref, a.name as farm, a.document::jsonb ->> 'units' as units from field f"
+                                + " join farm a on a.workspace_id = f.workspace_id and a.ref = f.farm_ref where f.ref = ?")
                 .param(fieldId)
-                .query((r, i) -> Json.write(new FieldRow(
-                        fieldId,
-                        r.getString("name"),
-                        r.getString("farm_ref"),
-                        r.getString("farm"),
-                        UnitSystem.of(r.getString("units")),
-                        "",
-                        Optional.empty(),
-                        0,
-                        0,
-                        Optional.empty(),
-                        Optional.of(fault),
-                        "",
-                        true)))
+                .query((r, i) -> Json.write(bare(r, Optional.of(fault))))
                 .optional()
                 .orElse(null);
+    }
+
+    private static FieldRow bare(ResultSet r, Optional<String> fault) throws SQLException {
+        return FieldRow.bare(
+                r.getString("ref"),
+                r.getString("name"),
+                r.getString("farm_ref"),
+                r.getString("farm"),
+                UnitSystem.of(r.getString("units")),
+                fault);
     }
 
     private static FieldRow row(Evaluated evaluated, Evaluation e) {
