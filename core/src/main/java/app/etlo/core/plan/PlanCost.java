@@ -7,8 +7,8 @@ package app.etlo.core.plan;
  */
 public final class PlanCost {
     /**
-     * Plants that can be sown in one plan. Eight years of a crop and a cover of fifteen species are 128. At this many, sixteen
-     * years of days and fifty weather years take some seconds and less than 100 MB.
+     * Plants that can be sown in one plan. Eight years of a crop and a cover of fifteen species are 128. What the largest
+     * plan within this bound takes in time and memory has not been measured; that of 128 has, see PlanCostTest.
      */
     public static final int MOST_PLANTS = 160;
 

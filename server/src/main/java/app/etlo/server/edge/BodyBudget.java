@@ -7,7 +7,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * What all bodies together may take: threads that wait for one to arrive, and bytes held until their requests end, in all and for
- * one network address. A body of JSON takes up to twenty times its bytes once it is read, so the bytes are a small part of the heap.
+ * one network address. A body of JSON takes many times its bytes once it is read (not measured), so the bytes are a small part of the heap.
  */
 @Component
 class BodyBudget {

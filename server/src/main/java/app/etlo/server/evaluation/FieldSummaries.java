@@ -115,7 +115,7 @@ class FieldSummaries {
 
     private record Found(FieldQuery.Cursor at, FieldRow row) {}
 
-    /** A page, with what of it changed computed anew where that can be done at once. */
+    /** A page; the few fields of it that changed are computed first where nobody waits. */
     FieldPage page(FieldQuery query, LocalDate day) {
         List<Found> found = contexts.read(() -> find(query, day));
         List<String> changed = found.stream()

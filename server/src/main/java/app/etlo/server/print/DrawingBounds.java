@@ -1,8 +1,8 @@
 package app.etlo.server.print;
 
 /**
- * How much a drawing may hold. A section of six years with eight covers stays under a third of each; what is within all of them is
- * drawn in well under two seconds and 64 MB.
+ * How much a drawing may hold. Etlo's own round values, above what the page draws of the demo's plans; SectionDrawingTest draws the
+ * most of each that is let through.
  */
 final class DrawingBounds {
     static final int MOST_LETTERS = 2_000_000;

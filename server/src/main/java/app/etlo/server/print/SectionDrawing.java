@@ -19,7 +19,7 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 
 /**
- * The section as the screen drew it, read into a closed model and written anew: groups, paths, rectangles, circles, words, and
+ * The section as the screen drew it, read into a closed model and written again: groups, paths, rectangles, circles, words, and
  * patterns of plain paths. Nothing of the page's own text is passed on; numbers, counts, depth, tiles and dashes are bounded, and
  * what refers, nests, scripts or styles is not in the model. A drawing outside the bounds is refused whole.
  */
@@ -54,7 +54,7 @@ final class SectionDrawing {
     /**
      * A drawing that may be printed.
      *
-     * @param svg written anew, with nothing in it but drawing
+     * @param svg written again, with nothing in it but drawing
      */
     record Drawn(String svg, double width, double height) {}
 
