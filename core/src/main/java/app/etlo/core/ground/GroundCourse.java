@@ -117,16 +117,12 @@ public final class GroundCourse {
                 fill(lasting[p], 2 * members, s.peakMass[p] * 10, member, through);
                 fill(lasting[p], 3 * members, s.peakNitrogen[p] * 10, member, through);
             }
-            if (s.status[p] == GroundState.UP) {
+            boolean diedUnseen = s.peakMass[p] > 0 && lastStanding[p][member] < 0;
+            if (s.status[p] == GroundState.UP || diedUnseen) {
                 float[] cell = cell(p, record);
-                fill(cell, 0, s.mass[p] * 10, member, through);
-                fill(cell, members, s.height[p], member, through);
-                fill(cell, 2 * members, s.stage[p], member, through);
-                double cover = 1 - Math.exp(-s.plant[p].kind.extinction() * s.leafArea[p]);
-                fill(cell, 3 * members, cover, member, through);
-                fill(cell, 4 * members, s.root[p], member, through);
-                fill(cell, 5 * members, s.nitrogen[p] * 10, member, through);
-                fill(cell, 6 * members, s.plantsM2[p] / s.sownM2[p], member, through);
+                if (s.status[p] == GroundState.UP) {
+                    standing(cell, s, p, member, through);
+                }
                 for (int v = LASTING; v < PLANT; v++) {
                     System.arraycopy(
                             lasting[p], (v - LASTING) * members + member, cell, v * members + member, through - member);
@@ -134,6 +130,17 @@ public final class GroundCourse {
                 Arrays.fill(lastStanding[p], member, through, record);
             }
         }
+    }
+
+    private void standing(float[] cell, GroundState s, int p, int member, int through) {
+        fill(cell, 0, s.mass[p] * 10, member, through);
+        fill(cell, members, s.height[p], member, through);
+        fill(cell, 2 * members, s.stage[p], member, through);
+        double cover = 1 - Math.exp(-s.plant[p].kind.extinction() * s.leafArea[p]);
+        fill(cell, 3 * members, cover, member, through);
+        fill(cell, 4 * members, s.root[p], member, through);
+        fill(cell, 5 * members, s.nitrogen[p] * 10, member, through);
+        fill(cell, 6 * members, s.plantsM2[p] / s.sownM2[p], member, through);
     }
 
     private float[] cell(int plant, int record) {
@@ -192,11 +199,11 @@ public final class GroundCourse {
         return mm;
     }
 
-    /** Takes over what another run, with the same first plants, recorded before a day. */
+    /**
+     * Takes over what another run, with the same first plants, recorded before a day. What lasts after a death is not taken over: there a
+     * plant may have died later than here. The first record from the day on writes it again.
+     */
     void takeOver(GroundCourse o, int before) {
-        for (int p = 0; p < Math.min(plants, o.plants); p++) {
-            System.arraycopy(o.lasting[p], 0, lasting[p], 0, lasting[p].length);
-        }
         for (int r = 0; r < recordedDays.length && recordedDays[r] < before; r++) {
             int theirs = Arrays.binarySearch(o.recordedDays, recordedDays[r]);
             System.arraycopy(o.ground, theirs * GROUND * members, ground, r * GROUND * members, GROUND * members);
@@ -207,15 +214,18 @@ public final class GroundCourse {
     }
 
     private void takeOver(GroundCourse o, int plant, int theirs, int record) {
-        if (o.standing[plant] != null && o.standing[plant][theirs] != null) {
-            if (standing[plant] == null) {
-                standing[plant] = new float[recordedDays.length][];
-            }
-            // nobody writes to a record before the day again
-            standing[plant][record] = o.standing[plant][theirs];
+        float[] cell = o.standing[plant] == null ? null : o.standing[plant][theirs];
+        if (cell == null) {
+            return;
         }
+        if (standing[plant] == null) {
+            standing[plant] = new float[recordedDays.length][];
+        }
+        // nobody writes to a record before the day again
+        standing[plant][record] = cell;
         for (int m = 0; m < members; m++) {
-            lastStanding[plant][m] = theirs <= o.lastStanding[plant][m] ? record : lastStanding[plant][m];
+            boolean cameUp = cell[OfPlant.PEAK_KG_HA.ordinal() * members + m] > 0;
+            lastStanding[plant][m] = cameUp && theirs <= o.lastStanding[plant][m] ? record : lastStanding[plant][m];
         }
     }
 

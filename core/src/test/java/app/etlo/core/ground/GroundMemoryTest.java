@@ -90,6 +90,41 @@ class GroundMemoryTest {
         same(new GroundSimulation(before, weather).run(Optional.of(goneOn)).course(), kept.course());
     }
 
+    @Example
+    void what_an_earlier_run_made_of_a_plant_is_forgotten_where_it_no_longer_comes_up() {
+        GroundWeather weather = weather(0);
+        GroundEvent rye = new GroundEvent.Sow(10, "s0", 0, 200, false);
+        GroundEvent vetch = new GroundEvent.Sow(220, "s1", 1, 60, false);
+        GroundScript both = new GroundScript(Trials.siltLoam(), plants(2), List.of(rye, vetch));
+        GroundScript alone = new GroundScript(Trials.siltLoam(), plants(2), List.of(rye));
+        GroundRun kept = new GroundSimulation(both, weather).kept(Optional.empty());
+        GroundCourse goneOn =
+                new GroundSimulation(alone, weather).run(Optional.of(kept)).course();
+        assertThat(kept.course().plant(kept.course().records() - 1, 1, OfPlant.MADE_KG_HA, 0))
+                .isPositive();
+        assertThat(goneOn.plant(goneOn.records() - 1, 1, OfPlant.MADE_KG_HA)).containsOnly(0);
+        same(goneOn, new GroundSimulation(alone, weather).run());
+    }
+
+    @Example
+    void a_plant_that_comes_up_and_dies_between_two_records_has_made_nothing_before() {
+        GroundWeather weather = weather(0);
+        GroundEvent sown = new GroundEvent.Sow(10, "s", 0, 200, false);
+        GroundScript script = new GroundScript(Trials.siltLoam(), plants(1), List.of(sown));
+        GroundCourse course = new GroundCourse(weather.members, 1, new int[] {5, 90});
+        GroundCourse whole = new GroundSimulation(script, weather).run();
+        GroundState s = new GroundState(script.soil, script.plants);
+        new GroundLoop(script, weather).play(0, 0, 6, s, seen -> {});
+        course.record(0, s, 0, weather.members);
+        new GroundLoop(script, weather).play(0, 6, 91, s, seen -> {});
+        assertThat(whole.plant(whole.recordOf(90), 0, OfPlant.MASS_KG_HA, 0)).isPositive();
+        s.status[0] = GroundState.GONE;
+        course.record(1, s, 0, weather.members);
+        assertThat(course.plant(0, 0, OfPlant.PEAK_KG_HA)).containsOnly(0);
+        assertThat(course.plant(1, 0, OfPlant.PEAK_KG_HA, 0)).isPositive();
+        assertThat(course.plant(1, 0, OfPlant.MASS_KG_HA)).containsOnly(0);
+    }
+
     private static void same(GroundCourse a, GroundCourse b) {
         assertThat(a.recordedDays()).isEqualTo(b.recordedDays());
         for (int i = 0; i < a.records(); i++) {
