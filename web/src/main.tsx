@@ -9,6 +9,8 @@ import { RouterProvider } from 'react-router/dom';
 import { JoinPage } from './account/JoinPage';
 import { ResetPage } from './account/ResetPage';
 import { SignInPage } from './account/SignInPage';
+import { useUnits } from './account/units';
+import { DecimalSignContext, decimalSignOf } from './ui/numbers';
 import { useSession } from './account/useSession';
 import { theme } from './app/theme';
 import { CalibrationPage } from './calibration/CalibrationPage';
@@ -37,6 +39,16 @@ function Gate({ children }: { children: ReactNode }) {
   return session.data.signedIn ? children : <Navigate to="/sign-in" replace />;
 }
 
+/** Numbers are read as the person's country writes them, where no farm says otherwise. */
+function OwnNumbers() {
+  const us = useUnits() === 'us';
+  return (
+    <DecimalSignContext value={decimalSignOf(us)}>
+      <Outlet />
+    </DecimalSignContext>
+  );
+}
+
 const router = createBrowserRouter([
   { path: '/', element: <Navigate to="/fields" replace /> },
   { path: '/sign-in', element: <SignInPage /> },
@@ -45,7 +57,7 @@ const router = createBrowserRouter([
   {
     element: (
       <Gate>
-        <Outlet />
+        <OwnNumbers />
       </Gate>
     ),
     children: [

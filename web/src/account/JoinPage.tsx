@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { api, taken } from '../api/client';
 import { problemAt, TextField } from '../ui/inputs';
 import { Entrance } from './Entrance';
+import { ownUnits } from './units';
 import { useEntrance } from './useEntrance';
 
 /** The secret of the link stands after the #, which no server sees. */
@@ -23,7 +24,11 @@ export function JoinPage() {
     queryFn: async () => taken(await api.POST('/api/invitations/opened', { body: { token } })),
   });
   const { enter, problems, general } = useEntrance(async () =>
-    taken(await api.POST('/api/invitations/accepted', { body: { token, name, email, password } })),
+    taken(
+      await api.POST('/api/invitations/accepted', {
+        body: { token, name, email, password, units: ownUnits() },
+      }),
+    ),
   );
   if (welcome.isError) {
     return (

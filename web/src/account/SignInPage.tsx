@@ -3,13 +3,14 @@ import { useState } from 'react';
 import { api, taken } from '../api/client';
 import { problemAt, TextField } from '../ui/inputs';
 import { Entrance } from './Entrance';
+import { ownUnits } from './units';
 import { useEntrance } from './useEntrance';
 
 type Way = 'sign-in' | 'open' | 'forgot';
 
 const WAYS: Record<Way, { title: string; button: string }> = {
   'sign-in': { title: 'Sign in', button: 'Sign in' },
-  open: { title: 'Open a practice', button: 'Open it' },
+  open: { title: 'Create an account', button: 'Create account' },
   forgot: { title: 'A new password', button: 'Send me a link' },
 };
 
@@ -24,7 +25,11 @@ export function SignInPage() {
   const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   const { enter, problems, general } = useEntrance(async () =>
     way === 'open'
-      ? taken(await api.POST('/api/practices', { body: { practice, email, password, zone } }))
+      ? taken(
+          await api.POST('/api/practices', {
+            body: { practice, email, password, zone, units: ownUnits() },
+          }),
+        )
       : taken(await api.POST('/api/session', { body: { email, password } })),
   );
   const reset = useEntranceLetter(email, () => setAsked(email));
@@ -72,7 +77,7 @@ export function SignInPage() {
       )}
       {asked && (
         <p role="status" className="max-w-72">
-          If {asked} has an account, a letter with a link is on its way to it.
+          If {asked} has an account, an email with a link is on its way.
         </p>
       )}
       <div className="flex flex-wrap items-center gap-4">
@@ -84,7 +89,7 @@ export function SignInPage() {
           {WAYS[way].button}
         </button>
         {way === 'sign-in'
-          ? other('open', 'Open a practice')
+          ? other('open', 'Create an account')
           : other('sign-in', 'I have an account')}
         {way === 'sign-in' && other('forgot', 'Forgotten password')}
       </div>

@@ -548,6 +548,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/units": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["read"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mixes/alternatives": {
         parameters: {
             query?: never;
@@ -1366,10 +1382,10 @@ export interface components {
             /** Format: date-time */
             at: string;
             by: string;
-            /** Format: double */
-            delivered: number;
+            delivered: string;
             id: string;
             test: components["schemas"]["CatchTest"];
+            unit: string;
         };
         Caution: {
             animals: string[];
@@ -1950,6 +1966,7 @@ export interface components {
             species: string[];
         };
         InputView: {
+            also?: string;
             figureId?: string;
             from: string;
             /** Format: double */
@@ -1989,6 +2006,8 @@ export interface components {
             name: string;
             password: string;
             token: string;
+            /** @enum {string} */
+            units?: "metric" | "us";
         };
         JsonNode: Record<string, never>;
         Judged: {
@@ -2178,6 +2197,7 @@ export interface components {
             binding: components["schemas"]["BindingView"][];
             /** Format: double */
             cost: number;
+            costNote?: string;
             costText: string;
             costUnit: string;
             missed: string[];
@@ -2230,6 +2250,8 @@ export interface components {
             email: string;
             password: string;
             practice: string;
+            /** @enum {string} */
+            units?: "metric" | "us";
             zone?: string;
         };
         NextDecision: {
@@ -2248,6 +2270,7 @@ export interface components {
             source?: string;
         };
         NoteView: {
+            about: string;
             answer?: components["schemas"]["AnswerEntry"];
             /** Format: date */
             at?: string;
@@ -2521,8 +2544,10 @@ export interface components {
             species: string;
         };
         Read: {
+            decimalSignNeeded: boolean;
             lots: components["schemas"]["LotEntry"][];
             problems: components["schemas"]["LineProblem"][];
+            unknownColumns: string[];
         };
         RecentWeek: {
             /** Format: date */
@@ -2675,10 +2700,13 @@ export interface components {
             practice: string;
             role: string;
             signedIn: boolean;
+            /** @enum {string} */
+            units: "metric" | "us";
         };
         ShareView: {
             /** @enum {string} */
             group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            lotId?: string;
             name: string;
             /** Format: double */
             percent: number;
@@ -2751,6 +2779,7 @@ export interface components {
             potassiumMgKg?: number;
         };
         SoilTestTable: {
+            decimalSignNeeded: boolean;
             header: string[];
             mapping: {
                 [key: string]: string;
@@ -2866,6 +2895,10 @@ export interface components {
             day: string;
             values: components["schemas"]["Value"][];
         };
+        UnitsAsked: {
+            /** @enum {string} */
+            units: "metric" | "us";
+        };
         Value: {
             id: string;
             text: string;
@@ -2873,6 +2906,9 @@ export interface components {
             value: number;
         };
         WeatherReport: {
+            /** @enum {string} */
+            dayOrder?: "dmy" | "mdy";
+            dayOrderSure: boolean;
             /** Format: int32 */
             days: number;
             /** Format: int32 */
@@ -3761,7 +3797,9 @@ export interface operations {
     };
     table: {
         parameters: {
-            query?: never;
+            query?: {
+                decimalSign?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -3883,6 +3921,28 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UnitsAsked"];
+            };
+        };
         responses: {
             /** @description No Content */
             204: {
@@ -4787,6 +4847,7 @@ export interface operations {
         parameters: {
             query?: {
                 map?: string[];
+                decimalSign?: string;
             };
             header?: never;
             path?: never;
@@ -4926,6 +4987,7 @@ export interface operations {
                 coastal?: boolean;
                 temperature?: string;
                 rain?: string;
+                dayOrder?: string;
                 replaces?: string;
             };
             header?: never;
@@ -4955,6 +5017,7 @@ export interface operations {
                 latitude?: number;
                 temperature?: string;
                 rain?: string;
+                dayOrder?: string;
             };
             header?: never;
             path?: never;

@@ -8,7 +8,7 @@ const KEYS: [string, string][] = [
   ['?', 'this list'],
   ['Tab', 'the next pin, note, step or figure'],
   ['[ and ]', 'the pin in focus a day earlier or later; with Shift a week'],
-  [', .', 'on the section: move the line that tells the figures of a day'],
+  [', .', 'on the section: move the line that shows the figures of a day'],
   ['m', 'on the section, or shift and click: mark a day to see what differs from it'],
   ['Esc', 'while dragging: put the date back; else close what is open'],
   ['Enter', 'on a figure: its working; on a note: show it in the margin'],

@@ -47,7 +47,7 @@ export function TopBar({ tools }: { tools?: ReactNode }) {
       <span className="flex items-center gap-1 text-[20px] font-bold">
         <Mark /> Etlo
       </span>
-      <nav aria-label="Views" className="flex gap-4 self-stretch">
+      <nav aria-label="Views" className="flex flex-wrap gap-x-4 self-stretch">
         {NAV.map((n) => (
           <NavLink
             key={n.to}

@@ -49,10 +49,10 @@ export function AimsStep() {
                   <button
                     type="button"
                     className="link"
-                    aria-label={`Take ${name} out`}
+                    aria-label={`Remove ${name}`}
                     onClick={() => set(ranked.filter((a) => a !== id))}
                   >
-                    out
+                    remove
                   </button>
                 </li>
               );

@@ -29,7 +29,9 @@ export function CropDate({
   kind: 'sow' | 'harvest';
   name: string;
 }) {
-  const { session, state, knowledge } = useOpenPlan();
+  const { session, state, knowledge, us } = useOpenPlan();
+  const degreeDays = (celsius: number | undefined) =>
+    celsius === undefined || !us ? celsius : Number((celsius * 1.8).toPrecision(6));
   const plan = state.plan;
   const operation = operationOf(plan, kind, crop.id);
   const when = operation?.when;
@@ -64,11 +66,13 @@ export function CropDate({
         <NumberField
           hideLabel
           label={`${name} ${word}, degree days after planting`}
-          value={when?.degreeDays?.sum}
-          placeholder={growing ? String(growing.maturityDegreeDays) : undefined}
-          max={6000}
-          suffix={<span className="text-[11.5px] text-ink2">°C d</span>}
-          onChange={(sum) => change({ degreeDays: sum === undefined ? {} : { sum } })}
+          value={degreeDays(when?.degreeDays?.sum)}
+          placeholder={growing ? String(degreeDays(growing.maturityDegreeDays)) : undefined}
+          max={us ? 10800 : 6000}
+          suffix={<span className="text-[11.5px] text-ink2">{us ? '°F d' : '°C d'}</span>}
+          onChange={(typed) =>
+            change({ degreeDays: typed === undefined ? {} : { sum: us ? typed / 1.8 : typed } })
+          }
           problem={problem}
         />
       )}

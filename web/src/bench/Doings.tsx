@@ -61,10 +61,10 @@ export function Doings({
           <button
             type="button"
             className="link pb-1 text-[13px]"
-            aria-label={`Take ${graze ? 'the grazing' : 'the watering'} of ${spokenDate(o.when.on ?? '')} out`}
+            aria-label={`Remove ${graze ? 'the grazing' : 'the watering'} of ${spokenDate(o.when.on ?? '')}`}
             onClick={() => session.change((p) => removeOperation(p, o.id))}
           >
-            out
+            remove
           </button>
         </div>
       ))}

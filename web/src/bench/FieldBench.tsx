@@ -1,3 +1,4 @@
+import { DecimalSignContext, decimalSignOf } from '../ui/numbers';
 import { useQueryClient } from '@tanstack/react-query';
 import {
   useEffect,
@@ -217,63 +218,65 @@ export function FieldBench({ loaded, who }: { loaded: Loaded; who: string }) {
   const focus = focusOf(step, evaluation, inHand);
   return (
     <PlanContext value={open}>
-      <TopBar
-        tools={
-          <>
-            <SaveLine />
-            <PlanFiles />
-            <UnitsSwitch onFarm={setFarm} />
-          </>
-        }
-      />
-      <main className="px-4 max-[640px]:px-2">
-        <TitleRow />
-        <Choice />
-        <div ref={ref} className="overflow-hidden" style={{ height }}>
-          {evaluation && (
-            <GroundSection
-              evaluation={evaluation}
-              fold={step.fold}
-              width={width}
-              height={height}
-              us={us}
-              inHand={inHand}
-              focus={focus}
-              inStep={inStepOf(step, plan, evaluation, inHand)}
-              oneWindow={width < NARROW}
-              moved={moved}
-              hand={hand}
-            />
+      <DecimalSignContext value={decimalSignOf(us)}>
+        <TopBar
+          tools={
+            <>
+              <SaveLine />
+              <PlanFiles />
+              <UnitsSwitch onFarm={setFarm} />
+            </>
+          }
+        />
+        <main className="px-4 max-[640px]:px-2">
+          <TitleRow />
+          <Choice />
+          <div ref={ref} className="overflow-hidden" style={{ height }}>
+            {evaluation && (
+              <GroundSection
+                evaluation={evaluation}
+                fold={step.fold}
+                width={width}
+                height={height}
+                us={us}
+                inHand={inHand}
+                focus={focus}
+                inStep={inStepOf(step, plan, evaluation, inHand)}
+                oneWindow={width < NARROW}
+                moved={moved}
+                hand={hand}
+              />
+            )}
+            {!evaluation && state.problems.length === 0 && (
+              <p className="pt-10 text-center italic">drawing the section</p>
+            )}
+          </div>
+          {state.stale && (
+            <p role="status" className="border-y border-hand py-1 text-hand">
+              The figures are of before your last changes: the server does not answer at the moment.
+            </p>
           )}
-          {!evaluation && state.problems.length === 0 && (
-            <p className="pt-10 text-center italic">drawing the section</p>
+          {state.problems.length > 0 && (
+            <p role="alert" className="border-y border-hand py-1 text-hand">
+              The figures below are of the last sound plan. {state.problems[0]?.message}
+            </p>
           )}
-        </div>
-        {state.stale && (
-          <p role="status" className="border-y border-hand py-1 text-hand">
-            The figures are of before your last changes: the server does not answer at the moment.
-          </p>
-        )}
-        {state.problems.length > 0 && (
-          <p role="alert" className="border-y border-hand py-1 text-hand">
-            The figures below are of the last sound plan. {state.problems[0]?.message}
-          </p>
-        )}
-        <div
-          aria-busy={state.busy}
-          className="grid grid-cols-[96px_minmax(0,1fr)_296px] gap-x-6 border-t border-rule pt-3 pb-12 max-[1100px]:grid-cols-[92px_minmax(0,1fr)] max-[700px]:grid-cols-1"
-        >
-          <StepLine step={step.id} done={decided(plan, evaluation, inHand)} />
-          <section aria-label={step.name} className="min-w-0">
-            <Body lots={loaded.lots} />
-          </section>
-          <aside className="border-l-[1.25px] border-ink pl-5 max-[1100px]:col-span-full max-[1100px]:mt-6 max-[1100px]:border-t max-[1100px]:border-l-0 max-[1100px]:pt-3 max-[1100px]:pl-0">
-            <Ledger />
-            <Notes step={step.id} opened={note} onOpen={setNote} />
-          </aside>
-        </div>
-      </main>
-      <WorkingPanel figureId={working} onFigure={setWorking} />
+          <div
+            aria-busy={state.busy}
+            className="grid grid-cols-[96px_minmax(0,1fr)_296px] gap-x-6 border-t border-rule pt-3 pb-12 max-[1100px]:grid-cols-[92px_minmax(0,1fr)] max-[700px]:grid-cols-1"
+          >
+            <StepLine step={step.id} done={decided(plan, evaluation, inHand)} />
+            <section aria-label={step.name} className="min-w-0">
+              <Body lots={loaded.lots} />
+            </section>
+            <aside className="border-l-[1.25px] border-ink pl-5 max-[1100px]:col-span-full max-[1100px]:mt-6 max-[1100px]:border-t max-[1100px]:border-l-0 max-[1100px]:pt-3 max-[1100px]:pl-0">
+              <Ledger />
+              <Notes step={step.id} opened={note} onOpen={setNote} />
+            </aside>
+          </div>
+        </main>
+        <WorkingPanel figureId={working} onFigure={setWorking} />
+      </DecimalSignContext>
     </PlanContext>
   );
 }

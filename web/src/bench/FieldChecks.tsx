@@ -137,10 +137,10 @@ function Row({
         <button
           type="button"
           className="link pb-1 text-[13px]"
-          aria-label={`Take the check of ${day} out`}
+          aria-label={`Remove the check of ${day}`}
           onClick={onRemove}
         >
-          out
+          remove
         </button>
       </div>
       <div className="mt-1 flex flex-wrap items-end gap-x-4 gap-y-2">

@@ -86,7 +86,7 @@ export function FieldStep() {
             />
             {!field.boundary && (
               <QuantityField
-                label="or its area"
+                label="or the area"
                 value={field.area}
                 units={us ? ['ac', 'ha'] : ['ha', 'ac']}
                 onChange={(a) => a && change({ area: a })}
@@ -109,7 +109,7 @@ export function FieldStep() {
         title="Soil"
         open
         holds={said(
-          field.texture ?? 'no texture entered: reckoned as loam',
+          field.texture ?? 'no texture entered: treated as loam',
           counted(field.layers?.length, 'layer', 'layers'),
           counted(field.soilTests?.length, 'test', 'tests'),
         )}

@@ -139,10 +139,10 @@ export function MixRow({
         <button
           type="button"
           className="link text-[13px]"
-          aria-label={`Take ${name} out`}
+          aria-label={`Remove ${name}`}
           onClick={onRemove}
         >
-          out
+          remove
         </button>
       </td>
     </tr>

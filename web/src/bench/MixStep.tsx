@@ -6,6 +6,7 @@ import { useOpenPlan } from '../plan/context';
 import { FigureText } from '../ui/FigureText';
 import { GROUPS } from '../ui/GroupMark';
 import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
+import { Stack } from '../ui/Stack';
 import { BenchHead } from './BenchHead';
 import { mixOf, useCandidates } from './mix/asked';
 import { Beside, MOST_BESIDE, withBeside } from './mix/Beside';
@@ -26,7 +27,7 @@ const COLUMNS = [
   { what: 'plsRate', name: 'pure live' },
   { what: 'bulk', name: 'in the box' },
   { what: 'seeds', name: 'live seeds' },
-  { what: 'seedsNow', name: 'come up' },
+  { what: 'comesUp', name: 'plants up' },
   { what: 'weightShare', name: 'of weight' },
   { what: 'seedShare', name: 'of seeds' },
   { what: 'standShare', name: 'of stand' },
@@ -171,12 +172,7 @@ export function MixStep({ lots }: StepProps) {
             <CopyMix own={cover.mix} onTake={(m) => change(() => m)} />
           </div>
           {mix.components.length > 0 && (
-            <div
-              className="mt-2 overflow-x-auto"
-              role="region"
-              aria-label="Blend and rates"
-              tabIndex={0}
-            >
+            <Stack wide className="mt-2" label="Blend and rates">
               <table className="w-full text-[13.5px]">
                 <thead>
                   <tr className="border-b border-ink text-right text-[12.5px] leading-tight">
@@ -198,7 +194,7 @@ export function MixStep({ lots }: StepProps) {
                       </th>
                     ))}
                     <th>
-                      <span className="sr-only">take out</span>
+                      <span className="sr-only">remove</span>
                     </th>
                   </tr>
                 </thead>
@@ -267,7 +263,7 @@ export function MixStep({ lots }: StepProps) {
                   </tfoot>
                 )}
               </table>
-            </div>
+            </Stack>
           )}
           {seen && seen.rates.length > 0 && <ShareBars coverId={cover.id} rates={seen.rates} />}
           <Delivers coverId={cover.id} aims={cover.aims ?? []} />

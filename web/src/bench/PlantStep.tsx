@@ -124,10 +124,10 @@ export function PlantStep() {
                   <button
                     type="button"
                     className="link text-[13px]"
-                    aria-label={`Take ${x.name} ${spokenDate(x.date)} out`}
+                    aria-label={`Remove ${x.name} ${spokenDate(x.date)}`}
                     onClick={() => session.change((d) => removeOperation(d, x.id))}
                   >
-                    out
+                    remove
                   </button>
                 )}
               </td>

@@ -8,6 +8,7 @@ import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs
 import { SectionFiles } from '../plan/SectionFiles';
 import { BenchHead } from './BenchHead';
 import { Simulated } from './Simulated';
+import { Stack } from '../ui/Stack';
 import { CopyRotation } from './CopyRotation';
 import { CropDate } from './CropDate';
 import { useCropName } from './pick';
@@ -20,6 +21,7 @@ function CropFacts({ crop, us }: { crop: Choice; us: boolean }) {
   const g = crop.growing;
   const cm = (v: number) => (us ? `${(v / 2.54).toFixed(1)} in` : `${v} cm`);
   const c = (v: number) => (us ? `${Math.round(v * 1.8 + 32)} °F` : `${v} °C`);
+  const warmth = (v: number) => (us ? `${Math.round(v * 1.8)} °F d` : `${v} °C d`);
   const area = (v: number) =>
     us
       ? `${Math.round(v / 2.471 / 100) * 100}`.replace(/(\d)(?=(\d{3})+$)/g, '$1 ') + '/ac'
@@ -30,7 +32,7 @@ function CropFacts({ crop, us }: { crop: Choice; us: boolean }) {
     [
       'to maturity',
       g.maturityDegreeDays > 0
-        ? `${g.maturityDegreeDays} °C d above ${g.baseC}${g.ceilingC ? `, held below ${g.ceilingC}` : ''}; about ${g.daysToMaturity} days`
+        ? `${warmth(g.maturityDegreeDays)} above ${c(g.baseC)}${g.ceilingC ? `, held below ${c(g.ceilingC)}` : ''}; about ${g.daysToMaturity} days`
         : `cut; ${g.daysToMaturity} days to the first`,
     ],
     ['soil at least', c(g.minSoilC)],
@@ -39,7 +41,12 @@ function CropFacts({ crop, us }: { crop: Choice; us: boolean }) {
     ['population', `${area(g.populationHa)}, ${Math.round(g.standTarget * 100)} % to stand`],
     ['thousand seeds', `${g.thousandSeedG} g`],
     ['residue', `${g.fragileResidue ? 'fragile' : 'lasting'}, C:N ${g.residueCN}`],
-    ['residue cover', `1 − e^(−${g.coverAcPerLb} M), M in lb/ac`],
+    [
+      'residue cover',
+      us
+        ? `1 − e^(−${g.coverAcPerLb} M), M in lb/ac`
+        : `1 − e^(−${(g.coverAcPerLb / 1.12085).toPrecision(3)} M), M in kg/ha`,
+    ],
     [
       'leaves nitrogen',
       us ? `${Math.round(g.nitrogenLeftKgHa / 1.121)} lb/ac` : `${g.nitrogenLeftKgHa} kg/ha`,
@@ -102,7 +109,7 @@ export function RotationStep() {
   return (
     <>
       <BenchHead title="Rotation" aside="cash crops in time, and the windows between them" />
-      <div className="overflow-x-auto">
+      <Stack wide>
         <table className="mt-1 w-full">
           <thead>
             <tr className="border-b border-ink text-left text-[12.5px]">
@@ -178,10 +185,10 @@ export function RotationStep() {
                     <button
                       type="button"
                       className="link text-[13px]"
-                      aria-label={`Take ${name(c)} out`}
+                      aria-label={`Remove ${name(c)}`}
                       onClick={() => session.change((p) => removeCrop(p, c.id))}
                     >
-                      take out
+                      remove
                     </button>
                   </td>
                 </tr>
@@ -189,7 +196,7 @@ export function RotationStep() {
             })}
           </tbody>
         </table>
-      </div>
+      </Stack>
       <div className="mt-2 flex flex-wrap items-end gap-3">
         <SelectField
           label="Next cash crop"

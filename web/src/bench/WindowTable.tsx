@@ -6,6 +6,7 @@ import { useOpenPlan } from '../plan/context';
 import { spokenDate } from '../section/scale';
 import { spokenTime } from '../ui/dates';
 import { FigureText } from '../ui/FigureText';
+import { Stack } from '../ui/Stack';
 import { LatestSowings } from './LatestSowings';
 import { useCropName } from './pick';
 import { Widen } from './Widen';
@@ -56,7 +57,7 @@ export function WindowTable() {
           </span>
         ) : (
           <span className="text-[13px] text-ink2 italic">
-            say on the Field step where the field lies, and windows tell their warmth and water
+            enter on the Field step where the field lies to see warmth and water in the windows
           </span>
         )}
       </div>
@@ -64,17 +65,17 @@ export function WindowTable() {
         <p className="text-ink2 italic">A window opens between a harvest and the next planting.</p>
       )}
       {shown.length > 0 && (
-        <div className="overflow-x-auto">
+        <Stack wide>
           <table className="w-full">
             <thead>
               <tr className="border-b border-ink text-right text-[12.5px]">
                 <th className="py-1 text-left">window</th>
                 <th>days</th>
-                <th className="pl-3">{us ? 'above 39 °F' : 'above 4 °C'}</th>
-                <th className="pl-3">first frost</th>
-                <th className="pl-3">last frost</th>
-                <th className="pl-3">water on offer</th>
-                <th className="pl-3">dry enough to drill</th>
+                <th className="pl-2">{us ? 'above 39 °F' : 'above 4 °C'}</th>
+                <th className="pl-2">first frost</th>
+                <th className="pl-2">last frost</th>
+                <th className="pl-2">water on offer</th>
+                <th className="pl-2">dry enough to drill</th>
                 <th />
               </tr>
             </thead>
@@ -83,10 +84,10 @@ export function WindowTable() {
                 const cell = (figure: string, band = true) => {
                   const f = e?.figures[`${w.figures}/${figure}`];
                   return (
-                    <td className="pl-3 text-right align-top leading-[24px]">
+                    <td className="pl-2 text-right align-top leading-[24px]">
                       <FigureText id={`${w.figures}/${figure}`} />
                       {band && f?.low && (
-                        <span className="fig block text-[12px] whitespace-nowrap text-ink2">
+                        <span className="fig block text-[12px] text-ink2">
                           {f.low} … {f.high}
                         </span>
                       )}
@@ -95,7 +96,7 @@ export function WindowTable() {
                 };
                 return (
                   <tr key={w.id} className="border-b border-rule2">
-                    <td className="min-w-44 py-1 align-top leading-tight">
+                    <td className="min-w-28 py-1 align-top leading-tight">
                       {w.kind === 'between' ? (
                         <>
                           {crop(w.afterCropId)} → {crop(w.beforeCropId)}
@@ -122,7 +123,7 @@ export function WindowTable() {
                     {cell('lastFrost')}
                     {cell('water')}
                     {e?.figures[`${w.figures}/drillDays`] ? cell('drillDays') : <td />}
-                    <td className="pl-3 text-right align-top text-[13px] leading-relaxed">
+                    <td className="pl-2 text-right align-top text-[13px] leading-relaxed">
                       {w.kind === 'between' && (
                         <button
                           type="button"
@@ -146,11 +147,11 @@ export function WindowTable() {
                       {!coverIn(w) && (
                         <button
                           type="button"
-                          className="link block min-h-[24px] w-full text-right whitespace-nowrap"
-                          aria-label={`Put a cover into the window from ${spokenDate(w.from)}, ${w.words}`}
+                          className="link block min-h-[24px] w-full text-right"
+                          aria-label={`Add a cover in the window from ${spokenDate(w.from)}, ${w.words}`}
                           onClick={() => cover(w)}
                         >
-                          put a cover
+                          add a cover
                         </button>
                       )}
                     </td>
@@ -159,7 +160,7 @@ export function WindowTable() {
               })}
             </tbody>
           </table>
-        </div>
+        </Stack>
       )}
       {(hidden > 0 || inside) && (
         <button type="button" className="link mt-1 text-[13px]" onClick={() => setInside(!inside)}>

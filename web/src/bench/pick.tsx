@@ -52,7 +52,7 @@ export function useCover(): { cover: Cover | undefined; chooser: React.ReactNode
       className="btn"
       onClick={() => session.change((p) => addCover(p, inHand)[0])}
     >
-      Put a cover ahead of {before}
+      Add a cover ahead of {before}
     </button>
   ) : (
     <span className="text-ink2 italic">

@@ -4,8 +4,18 @@ import { useState } from 'react';
 import { api, Refusal, taken, type UnitSymbol } from '../api/client';
 import { TopBar } from '../app/TopBar';
 import { newId } from '../plan/edit';
+import { useUnits } from '../account/units';
 import { problemAt } from '../ui/inputs';
-import { ordered, press, testOf, type CatchTest, type Draft, type Kind, type Typed } from './test';
+import {
+  ordered,
+  press,
+  testOf,
+  wrongNumber,
+  type CatchTest,
+  type Draft,
+  type Kind,
+  type Typed,
+} from './test';
 
 const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', 'back'];
 const KEPT_DRAFT = 'etlo-calibration';
@@ -46,6 +56,8 @@ function Line({
   onPick: () => void;
   onType: (t: Typed) => void;
 }) {
+  const us = useUnits() === 'us';
+  const wrong = wrongNumber(typed.text, us) ?? problem;
   return (
     <div className={`border-b border-rule ${on ? 'border-l-4 border-l-hand pl-2' : 'pl-3'}`}>
       <label className="flex min-h-[50px] items-center gap-2">
@@ -55,7 +67,7 @@ function Line({
           inputMode="decimal"
           autoComplete="off"
           aria-label={label}
-          aria-invalid={problem ? true : undefined}
+          aria-invalid={wrong ? true : undefined}
           value={typed.text}
           onFocus={onPick}
           onChange={(e) => onType({ ...typed, text: e.target.value })}
@@ -75,9 +87,9 @@ function Line({
           <span className="w-[76px]" />
         )}
       </label>
-      {problem && (
+      {wrong && (
         <p role="alert" className="pb-1 text-[13px] text-hand">
-          {problem}
+          {wrong}
         </p>
       )}
     </div>
@@ -103,8 +115,8 @@ function Pad({ onKey }: { onKey: (key: string) => void }) {
         <button
           key={k}
           type="button"
-          className="fig min-h-[58px] border border-ink bg-paper text-[24px] font-bold active:bg-ink active:text-paper"
-          aria-label={k === 'back' ? 'Take the last figure away' : k === '.' ? 'Decimal point' : k}
+          className="fig min-h-[58px] border max-[760px]:min-h-[44px] border-ink bg-paper text-[24px] font-bold active:bg-ink active:text-paper"
+          aria-label={k === 'back' ? 'Delete the last digit' : k === '.' ? 'Decimal point' : k}
           onClick={() => onKey(k)}
         >
           {k === 'back' ? '⌫' : k}
@@ -136,7 +148,7 @@ function Answer({ test }: { test: CatchTest | undefined }) {
   const r = test ? result.data : undefined;
   return (
     // its room is kept, so that the keys under it stay where the thumb is when the answer comes
-    <section aria-label="What it delivers" aria-live="polite" className="min-h-[236px] py-2">
+    <section aria-label="What it delivers" aria-live="polite" className="min-h-[200px] py-2">
       {r ? (
         <>
           <p className="fig text-[52px] leading-none font-bold">
@@ -150,9 +162,9 @@ function Answer({ test }: { test: CatchTest | undefined }) {
               disabled={remember.isPending}
               onClick={() => remember.mutate(newId('k-'))}
             >
-              Keep this catch
+              Save this test
             </button>
-            {remember.isSuccess && <i className="text-[14px]">kept</i>}
+            {remember.isSuccess && <i className="text-[14px]">saved</i>}
             {remember.error && (
               <span role="alert" className="text-hand">
                 {remember.error.message}
@@ -190,11 +202,12 @@ function problemsOf(error: unknown) {
 
 export function CalibrationPage() {
   const known = useCalibrations();
+  const us = useUnits() === 'us';
   const [draft, setDraft] = useState<Draft>(kept);
   const [line, setLine] = useState('caught');
   const kinds = known.data?.kinds ?? [];
   const kind: Kind | undefined = kinds.find((k) => k.id === draft.kind) ?? kinds[0];
-  const test = kind && testOf(draft, kind);
+  const test = kind && testOf(draft, kind, us);
   const check = useQuery({
     queryKey: ['calibration', test],
     enabled: test !== undefined,
@@ -272,13 +285,13 @@ export function CalibrationPage() {
                 ))}
               </select>
               {named('machine', 'Machine', machines)}
-              {named('material', 'Seed or stuff', materials)}
+              {named('material', 'Seed or product', materials)}
               {kind.measures.map((m) => (
                 <Line
                   key={m.symbol}
                   label={m.name}
                   typed={of(m.symbol)}
-                  units={ordered(m.units, m.unit, false)}
+                  units={ordered(m.units, m.unit, us)}
                   on={line === m.symbol}
                   problem={problemAt(problems, `/measured/${m.symbol}`)}
                   onPick={() => setLine(m.symbol)}
@@ -297,7 +310,7 @@ export function CalibrationPage() {
               <Line
                 label="It should deliver"
                 typed={draft.target}
-                units={ordered(kind.units, kind.delivers, false)}
+                units={ordered(kind.units, kind.delivers, us)}
                 on={line === 'target'}
                 problem={problemAt(problems, '/target')}
                 onPick={() => setLine('target')}
@@ -306,7 +319,9 @@ export function CalibrationPage() {
             </div>
             <div>
               <Answer test={problems ? undefined : test} />
-              <Pad onKey={(k) => type(line, { ...of(line), text: press(of(line).text, k) })} />
+              <div className="max-[760px]:sticky max-[760px]:bottom-0 max-[760px]:border-t max-[760px]:border-ink max-[760px]:bg-paper max-[760px]:py-1.5">
+                <Pad onKey={(k) => type(line, { ...of(line), text: press(of(line).text, k) })} />
+              </div>
               <p className="mt-3 text-[13px] text-ink2">
                 Lock the machine out before reaching in. Treated seed: gloves and dust mask. For
                 sprays the label decides; Etlo gives no rate of its own.
@@ -316,14 +331,14 @@ export function CalibrationPage() {
         )}
         {past.length > 0 && (
           <>
-            <h2 className="mt-5 text-[17px] font-bold">Catches kept</h2>
+            <h2 className="mt-5 text-[17px] font-bold">Saved catch tests</h2>
             <table className="w-full max-w-[860px] text-[14px]">
               <thead>
                 <tr className="border-b border-ink text-left text-[12.5px]">
                   <th className="py-1">machine</th>
-                  <th>seed or stuff</th>
+                  <th>seed or product</th>
                   <th className="text-right">setting</th>
-                  <th className="text-right">delivered, {kind?.delivers}</th>
+                  <th className="text-right">delivered, {past[0]?.unit}</th>
                   <th className="pl-4">when</th>
                 </tr>
               </thead>
@@ -333,9 +348,7 @@ export function CalibrationPage() {
                     <td className="py-0.5">{c.test.machine}</td>
                     <td>{c.test.material}</td>
                     <td className="fig text-right">{c.test.setting ?? '–'}</td>
-                    <td className="fig text-right font-bold">
-                      {c.delivered >= 100 ? Math.round(c.delivered) : c.delivered.toFixed(1)}
-                    </td>
+                    <td className="fig text-right font-bold">{c.delivered}</td>
                     <td className="fig pl-4">
                       {new Date(c.at).toLocaleDateString('en-GB', {
                         day: 'numeric',

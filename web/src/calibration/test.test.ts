@@ -31,16 +31,20 @@ describe('a catch test', () => {
   });
 
   it('is asked about when all is there, with its units', () => {
-    expect(testOf(draft(), kind)).toEqual({
+    expect(testOf(draft(), kind, false)).toEqual({
       kind: 'drill-turns',
       machine: 'Drill',
       material: 'rye',
       measured: { caught: { value: 1.5, unit: 'lb' }, turns: { value: 20 } },
     });
-    expect(testOf(draft({ machine: ' ' }), kind)).toBeUndefined();
-    expect(testOf(draft({ measured: { caught: { text: '1' } } }), kind)).toBeUndefined();
+    expect(testOf(draft({ machine: ' ' }), kind, false)).toBeUndefined();
+    expect(testOf(draft({ measured: { caught: { text: '1' } } }), kind, false)).toBeUndefined();
     expect(
-      testOf(draft({ target: { text: '80', unit: 'lb/ac' }, setting: { text: '30' } }), kind),
+      testOf(
+        draft({ target: { text: '80', unit: 'lb/ac' }, setting: { text: '30' } }),
+        kind,
+        false,
+      ),
     ).toMatchObject({
       target: { value: 80, unit: 'lb/ac' },
       setting: 30,

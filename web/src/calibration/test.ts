@@ -1,5 +1,5 @@
 import type { Quantity, Schemas, UnitSymbol } from '../api/client';
-import { parseNumber } from '../ui/inputs';
+import { decimalSignOf, readNumber } from '../ui/numbers';
 
 export type Kind = Schemas['KindView'];
 export type CatchTest = Schemas['CatchTest'];
@@ -45,23 +45,40 @@ export function ordered(units: UnitSymbol[], own: UnitSymbol | undefined, us: bo
   return [...units].sort((a, b) => Number(fits(b)) - Number(fits(a)));
 }
 
-const number = (t: Typed | undefined) => parseNumber(t?.text ?? '');
+const number = (t: Typed | undefined, us: boolean) => {
+  const read = readNumber(t?.text ?? '', decimalSignOf(us));
+  return read.kind === 'number' ? read.value : undefined;
+};
+
+/** What is wrong with a text as a number; undefined for an empty one. */
+export function wrongNumber(text: string, us: boolean): string | undefined {
+  if (text.trim() === '') return undefined;
+  const read = readNumber(text, decimalSignOf(us));
+  if (read.kind === 'none') return `“${text.slice(0, 20)}” is not a number`;
+  return read.kind === 'either' ? `write ${read.grouped} or ${read.decimal}` : undefined;
+}
 
 /** The test to ask about; undefined while something is still to be typed. */
-export function testOf(draft: Draft, kind: Kind): CatchTest | undefined {
+export function testOf(draft: Draft, kind: Kind, us: boolean): CatchTest | undefined {
   const measured: CatchTest['measured'] = {};
   for (const m of kind.measures) {
     const typed = draft.measured[m.symbol];
-    const value = number(typed);
+    const value = number(typed, us);
     if (value === undefined) return undefined;
-    const unit = m.unit === undefined ? undefined : (typed?.unit ?? m.unit);
+    const unit =
+      m.unit === undefined ? undefined : (typed?.unit ?? ordered(m.units, m.unit, us)[0]);
     measured[m.symbol] = unit === undefined ? { value } : { value, unit };
   }
   if (!draft.machine.trim() || !draft.material.trim()) return undefined;
-  const setting = number(draft.setting);
-  const goal = number(draft.target);
+  const setting = number(draft.setting, us);
+  const goal = number(draft.target, us);
   const target: Quantity | undefined =
-    goal === undefined ? undefined : { value: goal, unit: draft.target.unit ?? kind.delivers };
+    goal === undefined
+      ? undefined
+      : {
+          value: goal,
+          unit: draft.target.unit ?? ordered(kind.units, kind.delivers, us)[0] ?? kind.delivers,
+        };
   return {
     kind: kind.id,
     machine: draft.machine.trim(),

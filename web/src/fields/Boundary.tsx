@@ -27,7 +27,7 @@ export function BoundaryFile({
       try {
         boundary = JSON.parse(await file.text()) as Found['boundary'];
       } catch {
-        throw new Error('This is no GeoJSON: the file holds no readable JSON.');
+        throw new Error('This is not GeoJSON: the file is not readable JSON.');
       }
       const seen = taken(await api.POST('/api/boundaries', { body: boundary }));
       return { boundary, ...seen };

@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 
 import { api, Refusal, taken, type Farm } from '../api/client';
+import { useUnits } from '../account/units';
 import { newId } from '../plan/edit';
 import { Panel } from '../ui/Panel';
 import { problemAt, SelectField, TextField } from '../ui/inputs';
@@ -9,8 +10,8 @@ import { problemAt, SelectField, TextField } from '../ui/inputs';
 export function NewFarm() {
   const [open, setOpen] = useState(false);
   const [name, setName] = useState('');
-  const [units, setUnits] = useState<Farm['units']>('metric');
-  const [currency, setCurrency] = useState('EUR');
+  const [units, setUnits] = useState<Farm['units']>(useUnits());
+  const [currency, setCurrency] = useState(units === 'us' ? 'USD' : 'EUR');
   const queries = useQueryClient();
   const make = useMutation({
     mutationFn: async () => {

@@ -3,6 +3,7 @@ import { useRef, useState } from 'react';
 
 import { taken, token, type Field, type Schemas } from '../api/client';
 import { spokenDate } from '../section/scale';
+import { AskDecimalSign } from '../ui/AskDecimalSign';
 import { Panel } from '../ui/Panel';
 import { SelectField } from '../ui/inputs';
 
@@ -11,7 +12,7 @@ type Test = NonNullable<Field['soilTests']>[number];
 
 const VALUES: { id: string; name: string }[] = [
   { id: 'date', name: 'day sampled' },
-  { id: 'depth', name: 'depth, cm' },
+  { id: 'depth', name: 'depth' },
   { id: 'ph', name: 'pH' },
   { id: 'organicMatter', name: 'organic matter, %' },
   { id: 'phosphorus', name: 'phosphorus, mg/kg' },
@@ -19,6 +20,12 @@ const VALUES: { id: string; name: string }[] = [
   { id: 'nitrate', name: 'nitrate N, mg/kg' },
 ];
 const SHOWN = 12;
+
+interface Asked {
+  from: File;
+  map: Record<string, string>;
+  sign?: string;
+}
 
 function TestRows({ tests }: { tests: Test[] }) {
   const cell = (v: number | undefined) => <td className="fig pl-4 text-right">{v ?? '–'}</td>;
@@ -64,10 +71,12 @@ export function SoilTests({
 }) {
   const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<File>();
+  const [sign, setSign] = useState<string>();
   const [mapping, setMapping] = useState<Record<string, string>>({});
   const look = useMutation({
-    mutationFn: async ({ from, map }: { from: File; map: Record<string, string> }) => {
+    mutationFn: async ({ from, map, sign }: Asked) => {
       const query = new URLSearchParams(Object.entries(map).map(([k, v]) => ['map', `${k}:${v}`]));
+      if (sign) query.set('decimalSign', sign);
       const response = await fetch(`/api/soil-tests/tables?${query}`, {
         method: 'POST',
         headers: { ...(await token()), 'Content-Type': 'application/octet-stream' },
@@ -81,7 +90,7 @@ export function SoilTests({
   const map = (value: string, column: string) => {
     const next = { ...mapping, [value]: column };
     setMapping(next);
-    if (file) look.mutate({ from: file, map: next });
+    if (file) look.mutate({ from: file, map: next, sign });
   };
   const close = () => {
     look.reset();
@@ -93,11 +102,11 @@ export function SoilTests({
       <div className="flex flex-wrap items-baseline gap-3">
         <h4 className="text-[13.5px] font-bold">Soil tests</h4>
         <button type="button" className="link text-[13px]" onClick={() => input.current?.click()}>
-          take in a laboratory’s table
+          read a laboratory’s table
         </button>
         {(tests?.length ?? 0) > 0 && (
           <button type="button" className="link text-[13px]" onClick={() => onChange(undefined)}>
-            take all out
+            remove all
           </button>
         )}
         <input
@@ -112,6 +121,7 @@ export function SoilTests({
             if (chosen) {
               setFile(chosen);
               setMapping({});
+              setSign(undefined);
               look.mutate({ from: chosen, map: {} });
             }
             e.target.value = '';
@@ -120,7 +130,7 @@ export function SoilTests({
       </div>
       {look.error && (
         <p role="alert" className="text-hand">
-          Nothing was taken: {look.error.message}
+          Nothing was read: {look.error.message}
         </p>
       )}
       {tests && tests.length > 0 && <TestRows tests={tests.slice(-SHOWN)} />}
@@ -146,14 +156,24 @@ export function SoilTests({
             </div>
             {table.needed.length > 0 && (
               <p role="alert" className="mt-2 text-hand">
-                Say which column holds the day of sampling.
+                Choose the column that holds the day of sampling.
               </p>
             )}
+            {table.decimalSignNeeded && file && (
+              <AskDecimalSign
+                onAnswer={(to) => {
+                  setSign(to);
+                  look.mutate({ from: file, map: mapping, sign: to });
+                }}
+              />
+            )}
             <p className="mt-2">
-              <span className="fig">{table.tests.length}</span> can be kept
+              <span className="fig">{table.tests.length}</span>{' '}
+              {table.tests.length === 1 ? 'test' : 'tests'} read
               {table.problems.length > 0 && (
                 <>
-                  , <span className="fig">{table.problems.length}</span> cells or lines cannot
+                  , <span className="fig">{table.problems.length}</span>{' '}
+                  {table.problems.length === 1 ? 'cell or line' : 'cells or lines'} with an error
                 </>
               )}
               .
@@ -178,7 +198,7 @@ export function SoilTests({
                 close();
               }}
             >
-              Keep them
+              Add to the field
             </button>
           </>
         )}

@@ -61,4 +61,21 @@ describe('outline', () => {
       }
     }
   });
+
+  test('a field cut at the antimeridian is drawn in one piece', () => {
+    const box = (west: number, east: number) => [
+      [
+        [west, -17.01],
+        [east, -17.01],
+        [east, -17],
+        [west, -17],
+        [west, -17.01],
+      ],
+    ];
+    const cut = { type: 'MultiPolygon', coordinates: [box(179.99, 180), box(-180, -179.99)] };
+    const lons = partsOf(cut)
+      .flat(2)
+      .map((p) => p[0]);
+    expect(Math.max(...lons) - Math.min(...lons)).toBeCloseTo(0.02, 6);
+  });
 });

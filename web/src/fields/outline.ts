@@ -10,8 +10,17 @@ interface Geo {
   features?: Geo[];
 }
 
-/** The parts of any GeoJSON that holds polygons. */
+/** The parts of any GeoJSON that holds polygons; those of a field on the antimeridian run on past 180 degrees. */
 export function partsOf(geo: unknown): Part[] {
+  const parts = read(geo);
+  const lons = parts.flat(2).map((p) => p[0]);
+  if (!lons.some((x) => x > 90) || !lons.some((x) => x < -90)) return parts;
+  return parts.map((rings) =>
+    rings.map((ring) => ring.map(([x, y]): Position => [x < 0 ? x + 360 : x, y])),
+  );
+}
+
+function read(geo: unknown): Part[] {
   const g = geo as Geo;
   switch (g?.type) {
     case 'Polygon':
@@ -19,11 +28,11 @@ export function partsOf(geo: unknown): Part[] {
     case 'MultiPolygon':
       return g.coordinates as Part[];
     case 'Feature':
-      return partsOf(g.geometry);
+      return read(g.geometry);
     case 'FeatureCollection':
-      return (g.features ?? []).flatMap(partsOf);
+      return (g.features ?? []).flatMap(read);
     case 'GeometryCollection':
-      return (g.geometries ?? []).flatMap(partsOf);
+      return (g.geometries ?? []).flatMap(read);
     default:
       return [];
   }

@@ -8,6 +8,8 @@ import type { StepId } from '../bench/steps';
 
 type Note = Schemas['NoteView'];
 
+const CONFIDENCE: Record<string, string> = { sure: 'high', fair: 'medium', rough: 'low' };
+
 export const noteKey = (n: Note) => `${n.rule} ${n.subject}`;
 
 function Answer({ note }: { note: Note }) {
@@ -49,7 +51,7 @@ function Answer({ note }: { note: Note }) {
         onChange={(e) => setReason(e.target.value)}
       />
       <button type="submit" className="btn">
-        Keep
+        Save
       </button>
     </form>
   );
@@ -110,8 +112,8 @@ function NoteItem({ note, open, onOpen }: { note: Note; open: boolean; onOpen: (
                 ))}
               </ul>
               <p className="text-[13px] text-ink2">
-                What would change it: {note.wouldChange}. Sure: {note.sure}. <i>{note.source}</i> (
-                {note.status}).
+                What would change it: {note.wouldChange}. Confidence:{' '}
+                {CONFIDENCE[note.sure] ?? note.sure}. <i>{note.source}</i>.
               </p>
               <Answer note={note} />
             </details>
@@ -122,7 +124,17 @@ function NoteItem({ note, open, onOpen }: { note: Note; open: boolean; onOpen: (
   );
 }
 
-/** Judgements on the plan; those of the step in hand come first. */
+const WEIGHT: Record<Note['weight'], number> = { stop: 0, think: 1, tip: 2 };
+
+/** Notes by what they are about, the group with the gravest first. */
+function grouped(notes: Note[]): [string, Note[]][] {
+  const sorted = [...notes].sort((a, b) => WEIGHT[a.weight] - WEIGHT[b.weight]);
+  const groups = new Map<string, Note[]>();
+  for (const n of sorted) groups.set(n.about, [...(groups.get(n.about) ?? []), n]);
+  return [...groups];
+}
+
+/** Judgements on the plan: those of the open step first, by crop or cover; answered ones are folded away and not counted. */
 export function Notes({
   step,
   opened,
@@ -134,24 +146,47 @@ export function Notes({
 }) {
   const { state } = useOpenPlan();
   const notes = state.evaluation?.notes ?? [];
-  const here = notes.filter((n) => n.step === step);
-  const elsewhere = notes.filter((n) => n.step !== step);
+  const open = notes.filter((n) => !n.answer);
+  const answered = notes.filter((n) => n.answer);
+  const list = (some: Note[]) =>
+    grouped(some).map(([about, of]) => (
+      <div key={about}>
+        <h4 className="mt-2 text-[13px] font-bold">{about}</h4>
+        <ul>
+          {of.map((n) => (
+            <NoteItem
+              key={noteKey(n)}
+              note={n}
+              open={opened === noteKey(n)}
+              onOpen={() => onOpen(noteKey(n))}
+            />
+          ))}
+        </ul>
+      </div>
+    ));
+  const here = open.filter((n) => n.step === step);
+  const elsewhere = open.filter((n) => n.step !== step);
   return (
     <section aria-label="Notes" className="mt-4">
       <h2 className="border-b border-ink pb-1">
-        Notes <span className="fig text-[13px] font-normal text-ink2">{notes.length || ''}</span>
+        Notes <span className="fig text-[13px] font-normal text-ink2">{open.length || ''}</span>
       </h2>
-      {notes.length === 0 && <p className="py-2 text-ink2 italic">nothing to say so far</p>}
-      <ul>
-        {[...here, ...elsewhere].map((n) => (
-          <NoteItem
-            key={noteKey(n)}
-            note={n}
-            open={opened === noteKey(n)}
-            onOpen={() => onOpen(noteKey(n))}
-          />
-        ))}
-      </ul>
+      {open.length === 0 && <p className="py-2 text-ink2 italic">no open notes</p>}
+      {list(here)}
+      {elsewhere.length > 0 && (
+        <>
+          <h3 className="mt-3 border-b border-rule text-[13px] text-ink2">At other steps</h3>
+          {list(elsewhere)}
+        </>
+      )}
+      {answered.length > 0 && (
+        <details className="mt-3" open={answered.some((n) => noteKey(n) === opened) || undefined}>
+          <summary className="cursor-pointer text-[13px] text-ink2">
+            <span className="fig">{answered.length}</span> answered
+          </summary>
+          {list(answered)}
+        </details>
+      )}
     </section>
   );
 }

@@ -34,8 +34,10 @@ export function WorkingPanel({
       open={figureId !== undefined}
       onOpenChange={(o) => !o && onFigure(undefined)}
     >
-      {working.isPending && <p className="italic">working it out</p>}
-      {working.isError && <p role="alert">The working could not be had: {working.error.message}</p>}
+      {working.isPending && <p className="italic">loading the working</p>}
+      {working.isError && (
+        <p role="alert">The working could not be loaded: {working.error.message}</p>
+      )}
       {w && (
         <>
           <p className="fig text-[32px] leading-none font-bold">
@@ -51,9 +53,9 @@ export function WorkingPanel({
           <table className="w-full">
             <thead>
               <tr className="border-b border-ink text-left text-[12.5px]">
-                <th className="py-1">put in</th>
+                <th className="py-1">input</th>
                 <th className="text-right">value</th>
-                <th className="pl-3">where from</th>
+                <th className="pl-3">source</th>
               </tr>
             </thead>
             <tbody>
@@ -76,6 +78,7 @@ export function WorkingPanel({
                   <td className="fig text-right whitespace-nowrap">
                     <span className={`origin-${i.origin}`}>{i.text}</span>{' '}
                     <span className="text-[12px]">{i.unit}</span>
+                    {i.also && <span className="block text-[12px] text-ink2">{i.also}</span>}
                   </td>
                   <td className="pl-3 text-[13px] text-ink2 italic">
                     {i.origin === 'library' ? i.from : `${i.origin}: ${i.from}`}

@@ -107,10 +107,10 @@ export function PeoplePage() {
                       <button
                         type="button"
                         className="link text-[13px]"
-                        aria-label={`Take ${p.email} out of the practice`}
+                        aria-label={`Remove ${p.email} from the practice`}
                         onClick={() => remove.mutate(p.id)}
                       >
-                        take out
+                        remove
                       </button>
                     )}
                   </td>

@@ -39,7 +39,7 @@ function NewCopy({ made }: { made: (planId: string) => void }) {
         }}
       >
         <p className="mb-2 text-[13.5px]">
-          The copy stands beside this plan. Change it, then set both against each other.
+          The copy is saved next to this plan. Change it, then compare the two.
         </p>
         <label htmlFor="copy-label" className="block text-[13px] text-ink2">
           What is tried in it

@@ -93,7 +93,7 @@ export function SkyChart({
           as it was
         </text>
         <text {...text} x={x(past) + 4} y={height - 6}>
-          as told, hatched
+          forecast, hatched
         </text>
       </svg>
       <details className="text-[13px]">
@@ -102,7 +102,7 @@ export function SkyChart({
           {days.map((d, i) => (
             <li key={d.day}>
               {spokenDate(d.day, false)}
-              {i < past ? '' : ' (told)'}: {d.text}
+              {i < past ? '' : ' (forecast)'}: {d.text}
             </li>
           ))}
         </ul>

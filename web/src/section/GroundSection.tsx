@@ -195,7 +195,7 @@ export function GroundSection(p: Props) {
       viewBox={`0 0 ${p.width} ${p.height}`}
       ref={svg}
       role="group"
-      aria-label="Ground section: + and - zoom, arrows move, 0 shows all of it; comma and full stop move the line that tells the figures of a day, m marks a day to compare with"
+      aria-label="Ground section: + and - zoom, arrows move, 0 shows all of it; comma and full stop move the line that shows the figures of a day, m marks a day to compare with"
       tabIndex={0}
       className={`block select-none ${zoom.view ? 'cursor-grab' : ''}`}
       onPointerDown={(e) => {

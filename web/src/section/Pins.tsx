@@ -151,12 +151,12 @@ export function Pins({
             )}
             {full && (pin.row >= 0 || red) && (
               <Word
-                x={pin.x > d.scale.x1 - 90 ? pin.x - 8 : pin.x + 8}
+                x={pin.side === 'left' ? pin.x - 8 : pin.x + 8}
                 y={y}
                 size={11.5}
                 weight={red ? 700 : 400}
                 fill={ink}
-                anchor={pin.x > d.scale.x1 - 90 ? 'end' : 'start'}
+                anchor={pin.side === 'left' ? 'end' : 'start'}
                 halo={red}
               >
                 {pin.text}

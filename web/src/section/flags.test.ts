@@ -86,6 +86,18 @@ describe('pins', () => {
     expect(pins.map((p) => p.done)).toEqual([true, true, false]);
   });
 
+  test('words at the edge stand left of their pin and do not overprint those before', () => {
+    const pins = pinsOf(
+      [pin('a', '2026-11-20'), pin('b', '2026-12-20'), pin('c', '2026-12-28')],
+      '2026-05-05',
+      timeScale('2026-01-01', '2027-01-01', 0, 300),
+      {},
+      2,
+    );
+    expect(pins.map((p) => p.side)).toEqual(['left', 'left', 'left']);
+    expect(pins.map((p) => p.row)).toEqual([0, 1, -1]);
+  });
+
   test('a pin outside the span shown is left out', () => {
     expect(pinsOf([pin('a', '2025-01-01')], '2026-01-01', scale, {}, 2)).toEqual([]);
   });

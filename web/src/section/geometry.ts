@@ -99,8 +99,8 @@ const MARGINS: Record<Fold, { left: number; right: number; top: number; below: n
   strip: { left: 52, right: 34, top: 8, below: 30 },
   row: { left: 0, right: 0, top: 3, below: 1 },
 };
-/** Thickness of residue on the line, px per t/ha. */
-const RESIDUE_PX: Record<Fold, number> = { full: 2.2, strip: 0.8, row: 0.62 };
+/** Depth of loose straw, m per t/ha: 10 t/ha lie about 10 cm deep. Common practice of straw mulches. */
+const RESIDUE_M = 0.01;
 /** Weeks in which what frost killed sinks away. */
 const SINK_DAYS = 80;
 /** Roots go down faster than tops go up. */
@@ -160,7 +160,7 @@ export function layOut(s: Section, f: Frame): DisplayList {
     dead: [],
     roots: [],
     residues: s.ground
-      ? residueOf(s, scale, ground, RESIDUE_PX[f.fold], (k) => hash('residue', k, 7)).map(
+      ? residueOf(s, scale, ground, RESIDUE_M * pxPerM, (k) => hash('residue', k, 7)).map(
           (path, i) => ({ key: `residue ${i}`, d: path }),
         )
       : s.residues.map((r) => ({
@@ -169,7 +169,7 @@ export function layOut(s: Section, f: Frame): DisplayList {
             clip(scale.x(r.from)),
             clip(scale.x(r.to)),
             ground,
-            Math.max(1, r.tHa * RESIDUE_PX[f.fold]),
+            Math.max(1, r.tHa * RESIDUE_M * pxPerM),
             r.id,
           ),
         })),

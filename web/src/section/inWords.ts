@@ -18,7 +18,7 @@ export function inWords(s: Section, us: boolean, e?: Pick<Evaluation, 'windows' 
     .map((w) => {
       const days = e?.figures[`${w.figures}/days`]?.text ?? '';
       const warmth = e?.figures[`${w.figures}/degreeDays`];
-      return `${days} days from ${spokenDate(w.from)} to ${spokenDate(w.to)}${warmth ? `, ${warmth.text} ${warmth.unit} above 4 °C` : ''}`;
+      return `${days} days from ${spokenDate(w.from)} to ${spokenDate(w.to)}${warmth ? `, ${warmth.text} ${warmth.unit} above ${us ? '39 °F' : '4 °C'}` : ''}`;
     });
   const told = windows.length > 0 ? ` Windows: ${windows.join('; ')}.` : '';
   const frosts = s.frosts.map((f) => `${spokenDate(f.from)} to ${spokenDate(f.to)}`);

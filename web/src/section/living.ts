@@ -51,7 +51,7 @@ export function waterOf(
   return paths;
 }
 
-/** The residue on the line by weeks, as thick as it weighs; pieces between weeks without any. */
+/** The residue on the line by weeks, to scale but never thinner than can be seen; pieces between weeks without any. */
 export function residueOf(
   s: Section,
   scale: TimeScale,
@@ -78,7 +78,7 @@ export function residueOf(
       continue;
     }
     if (!d) d = `M${r(x)} ${r(ground)}`;
-    d += `L${r(x)} ${r(ground - Math.max(0.8, tonnes * pxPerTonne) * (0.9 + 0.2 * jitter(k)))}`;
+    d += `L${r(x)} ${r(ground - Math.max(1.4, tonnes * pxPerTonne) * (0.9 + 0.2 * jitter(k)))}`;
     last = x;
   }
   end();

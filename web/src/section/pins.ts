@@ -11,9 +11,13 @@ export interface Pin {
   done: boolean;
   /** Row of its words, counted from the top; -1 where there is no room for them. */
   row: number;
+  /** Which side of the pin its words stand on: left of it where they would run over the edge. */
+  side: 'left' | 'right';
 }
 
 const LETTER_PX = 5.9;
+/** Words may run so far past the end of time. */
+const EDGE_PX = 20;
 
 /** Pins in time with their words in as many rows as there are; a word without room is left out. */
 export function pinsOf(
@@ -23,7 +27,7 @@ export function pinsOf(
   moved: Record<string, string>,
   rows: number,
 ): Pin[] {
-  const ends = Array.from({ length: rows }, () => -Infinity);
+  const taken: [number, number][][] = Array.from({ length: rows }, () => []);
   return pins
     .map((p) => ({ ...p, date: moved[p.operationId] ?? p.date }))
     .map((p) => ({ p, x: scale.x(p.date) }))
@@ -31,8 +35,11 @@ export function pinsOf(
     .sort((a, b) => a.x - b.x)
     .map(({ p, x }) => {
       const text = `${p.label} ${spokenDate(p.date, false)}`;
-      const row = ends.findIndex((e) => x > e);
-      if (row >= 0) ends[row] = x + text.length * LETTER_PX + 18;
+      const width = text.length * LETTER_PX + 10;
+      const side = x + width > scale.x1 + EDGE_PX ? 'left' : 'right';
+      const [from, to] = side === 'left' ? [x - width, x + 8] : [x - 8, x + width];
+      const row = taken.findIndex((t) => t.every(([a, b]) => to <= a || from >= b));
+      if (row >= 0) taken[row]!.push([from, to]);
       return {
         key: p.operationId,
         x,
@@ -42,6 +49,7 @@ export function pinsOf(
         text,
         done: p.date <= today,
         row,
+        side,
       };
     });
 }

@@ -4,8 +4,15 @@ import { useId, useState } from 'react';
 import { api, Refusal, taken } from '../api/client';
 import { spokenDate } from '../section/scale';
 import { problemAt } from '../ui/inputs';
+import { readNumber } from '../ui/numbers';
 import { Panel } from '../ui/Panel';
 import { shown, type Column, type Library, type Sheet } from './sheet';
+
+/** A number is sent as computers write it; what is not one is sent as typed, and the server says what is wrong. */
+function plainValue(text: string, column: Column) {
+  const read = readNumber(text);
+  return column.kind === 'number' && read.kind === 'number' ? String(read.value) : text.trim();
+}
 
 /** One value of the library: where it comes from, and the practice's own in its place. */
 export function CellPanel({
@@ -35,7 +42,7 @@ export function CellPanel({
       taken(
         await api.PUT('/api/species/{speciesId}/cells/{columnId}', {
           params: { path },
-          body: { value: value.trim().replace(',', '.'), why },
+          body: { value: plainValue(value, column), why },
         }),
       ),
     onSuccess: done,

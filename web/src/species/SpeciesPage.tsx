@@ -4,6 +4,7 @@ import { useSearchParams } from 'react-router';
 
 import { api, taken } from '../api/client';
 import { TopBar } from '../app/TopBar';
+import { Stack } from '../ui/Stack';
 import { GroupMark, GROUPS } from '../ui/GroupMark';
 import { SelectField } from '../ui/inputs';
 import { CellPanel } from './CellPanel';
@@ -110,14 +111,9 @@ function Beside({
   const [onlyApart, setOnlyApart] = useState(false);
   const apart = (c: Column) => new Set(sheets.map((s) => s.cells[c.id] ?? '')).size > 1;
   return (
-    <div
-      className="min-w-0 flex-1 overflow-x-auto"
-      role="region"
-      aria-label="Sheets side by side"
-      tabIndex={0}
-    >
-      <table className="w-full min-w-[480px] text-[13.5px]">
-        <thead>
+    <Stack className="min-w-0 flex-1" label="Sheets side by side">
+      <table className="w-full text-[13.5px]">
+        <thead className="keep-head">
           <tr className="border-b border-ink">
             <th className="w-[190px] py-1 text-left align-bottom text-[12.5px] font-medium">
               {sheets.length > 1 && (
@@ -132,7 +128,7 @@ function Beside({
               )}
             </th>
             {sheets.map((s) => (
-              <th key={s.id} className="px-2 py-1 text-left align-bottom">
+              <th key={s.id} data-name={s.name} className="px-2 py-1 text-left align-bottom">
                 <span className="flex items-center gap-1.5 text-[17px] font-bold">
                   <GroupMark group={s.group} /> {s.name}
                 </span>
@@ -143,10 +139,10 @@ function Beside({
                   <button
                     type="button"
                     className="link text-[12.5px] font-medium"
-                    aria-label={`Take ${s.name} away`}
+                    aria-label={`Remove ${s.name}`}
                     onClick={() => drop(s.id)}
                   >
-                    take away
+                    remove
                   </button>
                 )}
               </th>
@@ -196,7 +192,7 @@ function Beside({
           );
         })}
       </table>
-    </div>
+    </Stack>
   );
 }
 
@@ -279,17 +275,17 @@ export function SpeciesPage() {
                         <button
                           type="button"
                           className="link min-h-[24px] text-[12.5px]"
-                          aria-label={`Put ${s.name} beside`}
+                          aria-label={`Compare ${s.name}`}
                           onClick={() => set([...chosen, s.id])}
                         >
-                          beside
+                          compare
                         </button>
                       )}
                     </li>
                   );
                 })}
                 {listed.length === 0 && (
-                  <li className="py-2 text-ink2 italic">no species answers to that</li>
+                  <li className="py-2 text-ink2 italic">no species matches</li>
                 )}
               </ul>
             </div>

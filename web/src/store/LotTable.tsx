@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 
 import { api, Refusal, taken, token, type Schemas } from '../api/client';
+import { AskDecimalSign } from '../ui/AskDecimalSign';
 import { Panel } from '../ui/Panel';
 
 type Read = Schemas['Read'];
@@ -9,10 +10,12 @@ type Read = Schemas['Read'];
 /** Lots from a table: looked at first, with the lines that cannot be; kept only when somebody says so. */
 export function LotTable() {
   const input = useRef<HTMLInputElement>(null);
+  const [file, setFile] = useState<File>();
   const queries = useQueryClient();
   const look = useMutation({
-    mutationFn: async (file: File) => {
-      const response = await fetch('/api/lots/tables', {
+    mutationFn: async ({ file, sign }: { file: File; sign?: string }) => {
+      const query = sign ? `?decimalSign=${sign}` : '';
+      const response = await fetch(`/api/lots/tables${query}`, {
         method: 'POST',
         headers: { ...(await token()), 'Content-Type': 'application/octet-stream' },
         body: file,
@@ -22,19 +25,21 @@ export function LotTable() {
     },
   });
   const keep = useMutation({
-    mutationFn: async (lots: Read['lots']) => {
-      const met: string[] = [];
+    mutationFn: async ({ lots, replace }: { lots: Read['lots']; replace: boolean }) => {
+      const here = replace ? taken(await api.GET('/api/lots')) : [];
+      const met: Read['lots'] = [];
       for (const mine of lots) {
+        const base = here.find((l) => l.id === mine.id);
         try {
           taken(
             await api.PUT('/api/lots/{lotId}', {
               params: { path: { lotId: mine.id } },
-              body: { mine },
+              body: { base, mine },
             }),
           );
         } catch (e) {
           if (!(e instanceof Refusal) || e.status !== 409) throw e;
-          met.push(mine.label);
+          met.push(mine);
         }
       }
       return met;
@@ -63,13 +68,17 @@ export function LotTable() {
         tabIndex={-1}
         onChange={(e) => {
           const file = e.target.files?.[0];
-          if (file) look.mutate(file);
+          if (file) {
+            keep.reset();
+            setFile(file);
+            look.mutate({ file });
+          }
           e.target.value = '';
         }}
       />
       {look.error && (
         <p role="alert" className="basis-full text-hand">
-          Nothing was taken: {look.error.message}
+          Nothing was read: {look.error.message}
         </p>
       )}
       <Panel
@@ -80,14 +89,26 @@ export function LotTable() {
         {read && (
           <>
             <p>
-              <span className="fig">{read.lots.length}</span> can be kept
+              <span className="fig">{read.lots.length}</span>{' '}
+              {read.lots.length === 1 ? 'lot' : 'lots'} read
               {read.problems.length > 0 && (
                 <>
-                  , <span className="fig">{read.problems.length}</span> cannot
+                  , <span className="fig">{read.problems.length}</span>{' '}
+                  {read.problems.length === 1 ? 'line' : 'lines'} with an error
                 </>
               )}
               .
             </p>
+            {read.unknownColumns.length > 0 && (
+              <p role="alert" className="text-hand">
+                Not read, because Etlo does not know{' '}
+                {read.unknownColumns.length === 1 ? 'this column' : 'these columns'}:{' '}
+                {read.unknownColumns.join(', ')}
+              </p>
+            )}
+            {read.decimalSignNeeded && file && (
+              <AskDecimalSign onAnswer={(sign) => look.mutate({ file, sign })} />
+            )}
             <ul className="my-2 max-h-72 overflow-y-auto text-[14px]">
               {read.problems.map((p) => (
                 <li key={p.line} className="text-hand">
@@ -105,8 +126,21 @@ export function LotTable() {
             </ul>
             {(keep.data?.length ?? 0) > 0 && (
               <p role="alert" className="text-hand">
-                Here already, and otherwise than in the table; left as they are:{' '}
-                {keep.data?.join(', ')}
+                Already in the store with other values: {keep.data?.map((l) => l.label).join(', ')}.
+                All others were added.
+                <span className="mt-1 flex gap-2">
+                  <button
+                    type="button"
+                    className="btn"
+                    disabled={keep.isPending}
+                    onClick={() => keep.data && keep.mutate({ lots: keep.data, replace: true })}
+                  >
+                    Replace them by the table’s
+                  </button>
+                  <button type="button" className="btn" onClick={close}>
+                    Leave them as they are
+                  </button>
+                </span>
               </p>
             )}
             {keep.error && (
@@ -119,9 +153,9 @@ export function LotTable() {
                 type="button"
                 className="btn btn-main"
                 disabled={keep.isPending || read.lots.length === 0}
-                onClick={() => keep.mutate(read.lots)}
+                onClick={() => keep.mutate({ lots: read.lots, replace: false })}
               >
-                Keep them
+                Add to the store
               </button>
             )}
           </>

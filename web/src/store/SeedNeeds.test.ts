@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 
 import type { Schemas } from '../api/client';
-import { byCover, kg } from './SeedNeeds';
+import { byCover } from './SeedNeeds';
+import { ownUnits } from '../account/units';
+import { seedMass } from '../ui/mass';
 
 const need = (planId: string, species: string, neededBy?: string) =>
   ({
@@ -31,7 +33,12 @@ describe('needs of seed', () => {
   });
 
   it('are rounded by their size', () => {
-    expect(kg(12.34)).toBe('12.3');
-    expect(kg(1234.5)).toBe('1\u202f235');
+    expect(seedMass(12.34, 'metric')).toBe('12.3');
+    expect(seedMass(1234.5, 'metric')).toBe('1\u202f235');
+    expect(seedMass(3628.73896, 'us')).toBe('8\u202f000');
+    expect(ownUnits('en-US')).toBe('us');
+    expect(ownUnits('es-US')).toBe('us');
+    expect(ownUnits('en-GB')).toBe('metric');
+    expect(ownUnits('fr')).toBe('metric');
   });
 });

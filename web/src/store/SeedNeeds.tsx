@@ -2,6 +2,9 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 
 import { api, Refusal, taken, today, type Schemas } from '../api/client';
+import { useUnits } from '../account/units';
+import { massUnit, seedMass } from '../ui/mass';
+import { Stack } from '../ui/Stack';
 import { spokenDate } from '../section/scale';
 
 type Need = Schemas['NeedView'];
@@ -10,12 +13,9 @@ export const useSeed = () =>
   useQuery({
     queryKey: ['seed'],
     queryFn: async () => taken(await api.GET('/api/seed')),
-    // fields that changed all at once are reckoned a share at each reading
+    // fields that changed all at once are evaluated a share at each reading
     refetchInterval: (query) => ((query.state.data?.pending ?? 0) > 0 ? 400 : false),
   });
-
-export const kg = (v: number) =>
-  v >= 100 ? Math.round(v).toLocaleString('en-GB').replaceAll(',', '\u202f') : v.toFixed(1);
 
 /** The needs of a cover together, the soonest cover first. */
 export function byCover(needs: Need[]): Need[][] {
@@ -31,6 +31,7 @@ export function byCover(needs: Need[]): Need[][] {
 
 function CoverNeeds({ needs, lotName }: { needs: Need[]; lotName: (id: string) => string }) {
   const queries = useQueryClient();
+  const units = useUnits();
   const first = needs[0]!;
   const path = { planId: first.need.planId, coverId: first.need.coverId };
   const again = { onSettled: () => queries.invalidateQueries({ queryKey: ['seed'] }) };
@@ -77,8 +78,8 @@ function CoverNeeds({ needs, lotName }: { needs: Need[]; lotName: (id: string) =
           <td>
             {n.need.lotId ? lotName(n.need.lotId) : <i className="text-ink2">no lot chosen</i>}
           </td>
-          <td className="fig text-right">{kg(n.need.kilograms)}</td>
-          <td className="fig text-right">{n.heldKg > 0 ? kg(n.heldKg) : '–'}</td>
+          <td className="fig text-right">{seedMass(n.need.kilograms, units)}</td>
+          <td className="fig text-right">{n.heldKg > 0 ? seedMass(n.heldKg, units) : '–'}</td>
           {i === 0 && (
             <td rowSpan={needs.length} className="pl-4 text-right align-top whitespace-nowrap">
               {short && !named && (
@@ -101,10 +102,10 @@ function CoverNeeds({ needs, lotName }: { needs: Need[]; lotName: (id: string) =
                 <button
                   type="button"
                   className="link text-[13px]"
-                  aria-label={`Let go of the seed for ${n.fieldName}`}
+                  aria-label={`Release the seed for ${n.fieldName}`}
                   onClick={() => release.mutate()}
                 >
-                  let go
+                  release
                 </button>
               )}
               {hold.error && (
@@ -126,13 +127,15 @@ function CoverNeeds({ needs, lotName }: { needs: Need[]; lotName: (id: string) =
 /** What all fields still need, what their covers hold, and what must be bought. */
 export function SeedNeeds({ lotName }: { lotName: (id: string) => string }) {
   const seed = useSeed();
-  if (!seed.data) return seed.isPending ? <p className="italic">counting the seed</p> : null;
+  const units = useUnits();
+  if (!seed.data) return seed.isPending ? <p className="italic">loading the seed</p> : null;
   const { needs, orders, pending } = seed.data;
   return (
     <>
       {pending > 0 && (
         <p role="status" className="text-[13px] text-ink2 italic">
-          <span className="fig not-italic">{pending}</span> fields are still being reckoned
+          <span className="fig not-italic">{pending}</span>{' '}
+          {pending === 1 ? 'field is' : 'fields are'} still being updated
         </p>
       )}
       <h2 className="mt-6 text-[17px] font-bold">
@@ -153,49 +156,46 @@ export function SeedNeeds({ lotName }: { lotName: (id: string) => string }) {
       {orders.length === 0 ? (
         <p className="text-ink2 italic">Nothing to order.</p>
       ) : (
-        <table className="w-full max-w-[860px] text-[14px]">
-          <thead>
-            <tr className="border-b border-ink text-left text-[12.5px]">
-              <th className="py-1">supplier</th>
-              <th>week</th>
-              <th>species</th>
-              <th className="text-right">kg</th>
-              <th className="text-right">bags</th>
-              <th className="text-right">fields</th>
-            </tr>
-          </thead>
-          <tbody>
-            {orders.map((o, i) => (
-              <tr key={i} className="border-b border-rule2">
-                <td className="py-0.5">{o.supplier}</td>
-                <td className="fig">{o.week ?? 'not dated'}</td>
-                <td className="font-bold">{o.speciesName}</td>
-                <td className="fig text-right">{kg(o.kilograms)}</td>
-                <td className="fig text-right">{o.bags ?? '–'}</td>
-                <td className="fig text-right">{o.fields}</td>
+        <Stack>
+          <table className="w-full max-w-[860px] text-[14px]">
+            <thead>
+              <tr className="border-b border-ink text-left text-[12.5px]">
+                <th className="py-1">supplier</th>
+                <th>week</th>
+                <th>species</th>
+                <th className="text-right">{massUnit(units)}</th>
+                <th className="text-right">bags</th>
+                <th className="text-right">fields</th>
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {orders.map((o, i) => (
+                <tr key={i} className="border-b border-rule2">
+                  <td className="py-0.5">{o.supplier}</td>
+                  <td className="fig">{o.week ?? 'not dated'}</td>
+                  <td className="font-bold">{o.speciesName}</td>
+                  <td className="fig text-right">{seedMass(o.kilograms, units)}</td>
+                  <td className="fig text-right">{o.bags ?? '–'}</td>
+                  <td className="fig text-right">{o.fields}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Stack>
       )}
       <h2 className="mt-6 text-[17px] font-bold">Needed by the fields</h2>
       {needs.length === 0 ? (
         <p className="text-ink2 italic">No cover with a mix is still to be sown.</p>
       ) : (
-        <div
-          className="overflow-x-auto"
-          role="region"
-          aria-label="Needs of the fields"
-          tabIndex={0}
-        >
+        <Stack label="Needs of the fields">
           <table className="w-full max-w-[980px] text-[14px]">
             <thead>
               <tr className="border-b border-ink text-left text-[12.5px]">
                 <th className="py-1">field and cover</th>
                 <th>species</th>
                 <th>lot</th>
-                <th className="text-right">kg needed</th>
-                <th className="text-right">kg held</th>
+                <th className="text-right">{massUnit(units)} needed</th>
+                <th className="text-right">{massUnit(units)} held</th>
                 <th />
               </tr>
             </thead>
@@ -207,7 +207,7 @@ export function SeedNeeds({ lotName }: { lotName: (id: string) => string }) {
               />
             ))}
           </table>
-        </div>
+        </Stack>
       )}
     </>
   );

@@ -5,12 +5,15 @@ import { api, Refusal, taken, type Lot } from '../api/client';
 import { TopBar } from '../app/TopBar';
 import { newId, tidy } from '../plan/edit';
 import { spokenDate } from '../section/scale';
+import { useUnits } from '../account/units';
+import { massUnit, seedMass } from '../ui/mass';
 import { useSession } from '../account/useSession';
 import { Both, Side } from '../ui/Both';
 import { Panel } from '../ui/Panel';
 import { LotTable } from './LotTable';
-import { kg, SeedNeeds, useSeed } from './SeedNeeds';
+import { SeedNeeds, useSeed } from './SeedNeeds';
 import { SharedHistory } from '../ui/SharedHistory';
+import { Stack } from '../ui/Stack';
 import { DateField } from '../ui/DateField';
 import { NumberField, problemAt, QuantityField, SelectField, TextField } from '../ui/inputs';
 
@@ -22,6 +25,7 @@ function LotForm({ draft, kept, onDone }: { draft: Draft; kept?: Lot; onDone: ()
   const [lot, setLot] = useState<Draft>(draft);
   const [base, setBase] = useState(kept);
   const [missing, setMissing] = useState('');
+  const us = useUnits() === 'us';
   const queries = useQueryClient();
   const knowledge = useQuery({
     queryKey: ['knowledge'],
@@ -116,7 +120,7 @@ function LotForm({ draft, kept, onDone }: { draft: Draft; kept?: Lot; onDone: ()
         label="Seed count on the tag"
         width="w-24"
         value={lot.seedCount}
-        units={['/kg seed', '/lb seed']}
+        units={us ? ['/lb seed', '/kg seed'] : ['/kg seed', '/lb seed']}
         onChange={(q) => set({ seedCount: q })}
         problem={at('/seedCount')}
       />
@@ -128,7 +132,7 @@ function LotForm({ draft, kept, onDone }: { draft: Draft; kept?: Lot; onDone: ()
       <QuantityField
         label="Price, in the farm’s currency"
         value={lot.price}
-        units={['¤/kg', '¤/lb', '¤/t']}
+        units={us ? ['¤/lb', '¤/ton', '¤/kg'] : ['¤/kg', '¤/t', '¤/lb']}
         currency=""
         onChange={(q) => set({ price: q })}
         problem={at('/price')}
@@ -136,14 +140,14 @@ function LotForm({ draft, kept, onDone }: { draft: Draft; kept?: Lot; onDone: ()
       <QuantityField
         label="Bag"
         value={lot.bagSize}
-        units={['kg', 'lb']}
+        units={us ? ['lb', 'kg'] : ['kg', 'lb']}
         onChange={(q) => set({ bagSize: q })}
         problem={at('/bagSize')}
       />
       <QuantityField
         label="In store"
         value={lot.stock}
-        units={['kg', 'lb', 't']}
+        units={us ? ['lb', 'kg'] : ['kg', 't', 'lb']}
         onChange={(q) => set({ stock: q })}
         problem={at('/stock')}
       />
@@ -204,7 +208,7 @@ function LotForm({ draft, kept, onDone }: { draft: Draft; kept?: Lot; onDone: ()
         <QuantityField
           label="Cleaning and test"
           value={lot.cleaningCost}
-          units={['¤/kg', '¤/lb', '¤/t']}
+          units={us ? ['¤/lb', '¤/ton', '¤/kg'] : ['¤/kg', '¤/t', '¤/lb']}
           currency=""
           onChange={(q) => set({ cleaningCost: q })}
           problem={at('/cleaningCost')}
@@ -280,7 +284,7 @@ function LotForm({ draft, kept, onDone }: { draft: Draft; kept?: Lot; onDone: ()
           </p>
         ))}
       <button type="submit" className="btn btn-main" disabled={save.isPending}>
-        Keep the lot
+        Save the lot
       </button>
     </form>
   );
@@ -288,6 +292,7 @@ function LotForm({ draft, kept, onDone }: { draft: Draft; kept?: Lot; onDone: ()
 
 export function SeedStorePage() {
   const [editing, setEditing] = useState<Draft>();
+  const [removing, setRemoving] = useState<Lot>();
   const who = useSession();
   const queries = useQueryClient();
   const lots = useQuery({
@@ -302,9 +307,14 @@ export function SeedStorePage() {
   const remove = useMutation({
     mutationFn: async (id: string) =>
       taken(await api.DELETE('/api/lots/{lotId}', { params: { path: { lotId: id } } })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['lots'] }),
+    onSuccess: async () => {
+      setRemoving(undefined);
+      await queries.invalidateQueries({ queryKey: ['lots'] });
+      await queries.invalidateQueries({ queryKey: ['seed'] });
+    },
   });
   const seed = useSeed();
+  const units = useUnits();
   const stock = (id: string) => seed.data?.stock.find((s) => s.lotId === id);
   const name = (id: string) => knowledge.data?.species.find((s) => s.id === id)?.name ?? id;
   const money = (q: Lot['price']) =>
@@ -338,7 +348,7 @@ export function SeedStorePage() {
           <p className="py-4 text-ink2 italic">No lot yet. Type one from its tag.</p>
         )}
         {(lots.data?.length ?? 0) > 0 && (
-          <div className="overflow-x-auto">
+          <Stack wide>
             <table className="w-full">
               <thead>
                 <tr className="border-b border-ink text-left text-[12.5px]">
@@ -352,7 +362,7 @@ export function SeedStorePage() {
                   <th className="text-right">bag</th>
                   <th className="text-right">in store</th>
                   <th className="text-right">held</th>
-                  <th className="text-right">free kg</th>
+                  <th className="text-right">free, {massUnit(units)}</th>
                   <th className="pl-6">inoculated</th>
                   <th>supplier</th>
                   <th />
@@ -378,10 +388,10 @@ export function SeedStorePage() {
                       {l.stock ? `${l.stock.value} ${l.stock.unit}` : '–'}
                     </td>
                     <td className="fig text-right">
-                      {stock(l.id)?.heldKg ? kg(stock(l.id)!.heldKg) : '–'}
+                      {stock(l.id)?.heldKg ? seedMass(stock(l.id)!.heldKg, units) : '–'}
                     </td>
                     <td className="fig text-right">
-                      {l.stock ? kg(stock(l.id)?.freeKg ?? 0) : '–'}
+                      {l.stock ? seedMass(stock(l.id)?.freeKg ?? 0, units) : '–'}
                     </td>
                     <td className="pl-6">{l.inoculated ? 'yes' : 'no'}</td>
                     <td>{l.supplier ?? ''}</td>
@@ -406,7 +416,7 @@ export function SeedStorePage() {
                           type="button"
                           className="link ml-3 text-[13px]"
                           aria-label={`Remove ${l.label}`}
-                          onClick={() => remove.mutate(l.id)}
+                          onClick={() => setRemoving(l)}
                         >
                           remove
                         </button>
@@ -416,7 +426,7 @@ export function SeedStorePage() {
                 ))}
               </tbody>
             </table>
-          </div>
+          </Stack>
         )}
         <SeedNeeds
           lotName={(id) => lots.data?.find((l) => l.id === id)?.label ?? 'a lot that is gone'}
@@ -433,6 +443,39 @@ export function SeedStorePage() {
               kept={lots.data?.find((l) => l.id === editing.id)}
               onDone={() => setEditing(undefined)}
             />
+          )}
+        </Panel>
+        <Panel
+          title={`Remove lot ${removing?.label ?? ''}`}
+          open={removing !== undefined}
+          onOpenChange={(o) => {
+            if (!o) setRemoving(undefined);
+            remove.reset();
+          }}
+        >
+          {removing && (
+            <>
+              <p>
+                {name(removing.species)}, {removing.label}
+                {stock(removing.id)?.heldKg
+                  ? `: ${seedMass(stock(removing.id)!.heldKg, units)} ${massUnit(units)} are held for covers and will be released.`
+                  : '.'}{' '}
+                Mixes that name this lot will ask for another.
+              </p>
+              {remove.error && (
+                <p role="alert" className="text-hand">
+                  {remove.error.message}
+                </p>
+              )}
+              <button
+                type="button"
+                className="btn btn-main mt-3"
+                disabled={remove.isPending}
+                onClick={() => remove.mutate(removing.id)}
+              >
+                Remove the lot
+              </button>
+            </>
           )}
         </Panel>
       </main>

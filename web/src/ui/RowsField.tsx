@@ -189,7 +189,7 @@ export function RowsField<T extends object>({
                       aria-label={`Take out ${one} ${i + 1}`}
                       onClick={() => put(all.filter((_, k) => k !== i))}
                     >
-                      take out
+                      remove
                     </button>
                   </td>
                 </tr>

@@ -2,7 +2,8 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 
 import { DateField } from './DateField';
-import { NumberField, parseNumber, problemAt, QuantityField, SelectField } from './inputs';
+import { DecimalSignContext } from './numbers';
+import { NumberField, problemAt, QuantityField, SelectField } from './inputs';
 
 afterEach(cleanup);
 
@@ -14,20 +15,6 @@ const type = (label: string, text: string) => {
 };
 
 describe('numbers', () => {
-  test.each([
-    ['12', 12],
-    ['1.5', 1.5],
-    ['1,5', 1.5],
-    ['.5', 0.5],
-    [' 7 ', 7],
-    ['-3', -3],
-  ])('%s', (text, value) => expect(parseNumber(text)).toBe(value));
-
-  test.each(['', 'abc', '1.2.3', '1e5', 'NaN', 'Infinity', '1 000', '0x10', '--1'])(
-    '%s is no number',
-    (text) => expect(parseNumber(text)).toBeUndefined(),
-  );
-
   test('what is no number stays typed and nothing is taken', () => {
     const take = vi.fn();
     render(<NumberField label="Waste" value={3} onChange={take} />);
@@ -47,6 +34,27 @@ describe('numbers', () => {
     expect(screen.getByRole('alert').textContent).toBe('at most 100');
     type('Waste', '4,5');
     expect(take).toHaveBeenLastCalledWith(4.5);
+  });
+
+  test('what can be read two ways is asked about', () => {
+    const take = vi.fn();
+    render(<NumberField label="In store" value={3} onChange={take} />);
+    type('In store', '1,250');
+    expect(screen.getByRole('alert').textContent).toContain('two ways');
+    expect(take).not.toHaveBeenCalled();
+    fireEvent.click(screen.getByRole('button', { name: '1250' }));
+    expect(take).toHaveBeenLastCalledWith(1250);
+  });
+
+  test('a farm in US units groups thousands by commas', () => {
+    const take = vi.fn();
+    render(
+      <DecimalSignContext value="point">
+        <NumberField label="In store" value={3} onChange={take} />
+      </DecimalSignContext>,
+    );
+    expect(type('In store', '16,000').value).toBe('16000');
+    expect(take).toHaveBeenLastCalledWith(16000);
   });
 
   test('emptied means default', () => {

@@ -1,14 +1,7 @@
 import { useId, useState, type ReactNode } from 'react';
 
 import type { Problem, Quantity, UnitSymbol } from '../api/client';
-
-/** The number in a text: decimal point or comma, nothing else; undefined when it is none. */
-export function parseNumber(text: string): number | undefined {
-  const t = text.trim().replace(',', '.');
-  if (!/^-?(\d+\.?\d*|\.\d+)$/.test(t)) return undefined;
-  const v = Number(t);
-  return Number.isFinite(v) ? v : undefined;
-}
+import { readNumber, useDecimalSign } from './numbers';
 
 const written = (v: number | undefined) => (v === undefined ? '' : String(v));
 
@@ -33,26 +26,41 @@ interface NumberProps {
   disabled?: boolean;
 }
 
-/** A number typed as text and taken on blur or Enter. What is not a number stays typed, with what is wrong beside it. */
+/**
+ * A number typed as text and taken on blur or Enter. What is not a number stays typed, with what is wrong beside it; what can be
+ * read two ways is asked about.
+ */
 export function NumberField(props: NumberProps) {
   const id = useId();
   const [text, setText] = useState(written(props.value));
   const [known, setKnown] = useState(props.value);
   const [wrong, setWrong] = useState('');
+  const [either, setEither] = useState<number[]>([]);
+  const sign = useDecimalSign();
   if (known !== props.value) {
     setKnown(props.value);
     setText(written(props.value));
     setWrong('');
+    setEither([]);
   }
   const take = () => {
+    setEither([]);
     if (text.trim() === '') {
       setWrong('');
       if (props.value !== undefined) props.onChange(undefined);
       return;
     }
-    const v = parseNumber(text);
-    if (v === undefined) setWrong(`“${text.slice(0, 20)}” is no number`);
-    else if (v < (props.min ?? 0)) setWrong(props.min ? `at least ${props.min}` : 'not below zero');
+    const read = readNumber(text, sign);
+    if (read.kind === 'none') setWrong(`“${text.slice(0, 20)}” is not a number`);
+    else if (read.kind === 'either') {
+      setWrong(`“${text.slice(0, 20)}” can be read two ways. Which do you mean?`);
+      setEither([read.grouped, read.decimal]);
+    } else keep(read.value);
+  };
+  const keep = (v: number) => {
+    setEither([]);
+    setText(written(v));
+    if (v < (props.min ?? 0)) setWrong(props.min ? `at least ${props.min}` : 'not below zero');
     else if (v > (props.max ?? 1e9)) setWrong(`at most ${props.max ?? 1e9}`);
     else {
       setWrong('');
@@ -85,6 +93,15 @@ export function NumberField(props: NumberProps) {
       {problem && (
         <span id={`${id}-p`} role="alert" className="max-w-52 text-[12.5px] text-hand">
           {problem}
+        </span>
+      )}
+      {either.length > 0 && (
+        <span className="inline-flex gap-2">
+          {either.map((v) => (
+            <button key={v} type="button" className="link text-[13px]" onClick={() => keep(v)}>
+              {v}
+            </button>
+          ))}
         </span>
       )}
     </span>

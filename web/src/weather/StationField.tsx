@@ -15,7 +15,7 @@ export function StationField({
   field: Field;
   change: (to: Partial<Field>) => void;
 }) {
-  const { state, us } = useOpenPlan();
+  const { state } = useOpenPlan();
   const choices = useWeatherChoices();
   const weather = state.evaluation?.weather;
   const value = field.weather ?? field.station ?? '';
@@ -47,7 +47,6 @@ export function StationField({
           }}
         />
         <WeatherImport
-          us={us}
           latitude={field.point?.lat}
           onKept={(id) => change({ weather: id, station: undefined })}
         />

@@ -13,15 +13,25 @@ const SCALES: Record<string, string> = { c: '°C', tenths: 'tenths of °C', f: '
 const RAINS: Record<string, string> = { mm: 'mm', tenths: 'tenths of mm', in: 'inches' };
 const TOLD = 60;
 
-/** What the reading of a file has to say: units asked about, lines and gaps. */
+interface Asked {
+  file: File;
+  latitude?: number;
+  scale: string;
+  rain: string;
+  dayOrder: string;
+}
+
+/** What was read of a file: questions about its units and dates, lines and gaps. */
 function ReportView({
   report,
   onScale,
   onRain,
+  onDayOrder,
 }: {
   report: Report;
   onScale: (id: string) => void;
   onRain: (id: string) => void;
+  onDayOrder: (id: string) => void;
 }) {
   return (
     <>
@@ -47,7 +57,7 @@ function ReportView({
       )}
       {!report.rainSure && (
         <div role="alert" className="my-2 border-l-4 border-hand bg-handwash p-2">
-          <b>Is the rain in {RAINS[report.rain]}?</b> The year’s sum is unlikely so.
+          <b>Is the rain in {RAINS[report.rain]}?</b> The year’s sum would be unlikely.
           <span className="mt-1 flex flex-wrap gap-2">
             {report.rainOr.map((r) => (
               <button key={r} type="button" className="btn btn-main" onClick={() => onRain(r)}>
@@ -56,6 +66,19 @@ function ReportView({
             ))}
             <button type="button" className="btn" onClick={() => onRain(report.rain)}>
               It is {RAINS[report.rain]}
+            </button>
+          </span>
+        </div>
+      )}
+      {!report.dayOrderSure && (
+        <div role="alert" className="my-2 border-l-4 border-hand bg-handwash p-2">
+          <b>Which is the month in dates such as 11/1/1996?</b> No day in this file shows it.
+          <span className="mt-1 flex flex-wrap gap-2">
+            <button type="button" className="btn" onClick={() => onDayOrder('mdy')}>
+              The first: 1 November 1996
+            </button>
+            <button type="button" className="btn" onClick={() => onDayOrder('dmy')}>
+              The second: 11 January 1996
             </button>
           </span>
         </div>
@@ -79,7 +102,7 @@ function ReportView({
       {report.faults > 0 && (
         <details className="mt-1" open={report.faults < 6}>
           <summary className="cursor-pointer">
-            something wrong in <span className="fig">{report.faults}</span>{' '}
+            errors in <span className="fig">{report.faults}</span>{' '}
             {report.faults === 1 ? 'place' : 'places'}
           </summary>
           <ul className="max-h-36 overflow-y-auto text-[13.5px]">
@@ -95,13 +118,11 @@ function ReportView({
   );
 }
 
-/** A weather file taken in: looked at first, asked about where it is in doubt, kept when said so. */
+/** A weather file: shown first, with questions where it is in doubt, and saved on request. */
 export function WeatherImport({
-  us,
   latitude: known,
   onKept,
 }: {
-  us: boolean;
   latitude?: number;
   onKept: (id: string) => void;
 }) {
@@ -113,12 +134,14 @@ export function WeatherImport({
   const [coastal, setCoastal] = useState('no');
   const [scale, setScale] = useState('');
   const [rain, setRain] = useState('');
+  const [dayOrder, setDayOrder] = useState('');
   const look = useMutation({
-    mutationFn: (at: { file: File; latitude?: number; scale: string; rain: string }) =>
+    mutationFn: (at: Asked) =>
       sendWeather<Report>('/api/weather/previews', at.file, {
         latitude: at.latitude,
         temperature: at.scale,
         rain: at.rain,
+        dayOrder: at.dayOrder,
       }),
   });
   const keep = useMutation({
@@ -129,6 +152,7 @@ export function WeatherImport({
         coastal: coastal === 'yes',
         temperature: scale,
         rain,
+        dayOrder,
       }),
     onSuccess: async (done) => {
       await queries.invalidateQueries({ queryKey: ['weather'] });
@@ -136,7 +160,7 @@ export function WeatherImport({
       onKept(done.series.id);
     },
   });
-  const again = (to: { file?: File; latitude?: number; scale?: string; rain?: string }) => {
+  const again = (to: Partial<Asked>) => {
     const from = to.file ?? file;
     if (from) {
       look.mutate({
@@ -144,6 +168,7 @@ export function WeatherImport({
         latitude: to.latitude ?? latitude,
         scale: to.scale ?? scale,
         rain: to.rain ?? rain,
+        dayOrder: to.dayOrder ?? dayOrder,
       });
     }
   };
@@ -158,7 +183,7 @@ export function WeatherImport({
       onOpenChange={setOpen}
       trigger={
         <button type="button" className="btn">
-          Bring a weather file
+          Import a weather file
         </button>
       }
     >
@@ -178,8 +203,9 @@ export function WeatherImport({
               setFile(chosen);
               setScale('');
               setRain('');
+              setDayOrder('');
               if (!name) setName(chosen.name.replace(/\.[^.]*$/, ''));
-              again({ file: chosen, scale: '', rain: '' });
+              again({ file: chosen, scale: '', rain: '', dayOrder: '' });
             }}
           />
         </label>
@@ -222,18 +248,22 @@ export function WeatherImport({
               setRain(id);
               again({ rain: id });
             }}
+            onDayOrder={(id) => {
+              setDayOrder(id);
+              again({ dayOrder: id });
+            }}
           />
         </div>
       )}
       {keep.error && (
         <p role="alert" className="text-hand">
-          Not kept: {words(keep.error)}
+          Not saved: {words(keep.error)}
         </p>
       )}
       {report && latitude === undefined && (
-        <p className="mt-2 text-hand">Say at which latitude it was measured.</p>
+        <p className="mt-2 text-hand">Enter the latitude where it was measured.</p>
       )}
-      {report && (report.temperatureDoubt ?? !report.rainSure) && (
+      {report && (report.temperatureDoubt ?? !(report.rainSure && report.dayOrderSure)) && (
         <p className="mt-2 text-hand">Answer the question above first.</p>
       )}
       <button
@@ -246,15 +276,13 @@ export function WeatherImport({
           latitude === undefined ||
           !!report.temperatureDoubt ||
           !report.rainSure ||
+          !report.dayOrderSure ||
           keep.isPending
         }
         onClick={() => file && keep.mutate(file)}
       >
-        Keep the record
+        Save the record
       </button>
-      <p className="mt-2 text-[12.5px] text-ink2">
-        Your farm reads {us ? 'inches and °F' : 'mm and °C'}; the record may be in either.
-      </p>
     </Panel>
   );
 }

@@ -4,6 +4,7 @@ import { Link, useSearchParams } from 'react-router';
 
 import { api, taken, today, type Schemas } from '../api/client';
 import { TopBar } from '../app/TopBar';
+import { useUnits, type Units } from '../account/units';
 import { spokenDate } from '../section/scale';
 import { useWidth } from '../section/useWidth';
 import { useWeatherChoices } from './api';
@@ -117,6 +118,8 @@ function ClimateSheet({ climate: c }: { climate: Climate }) {
   const of = (
     key: 'tmin' | 'tmax' | 'rain' | 'et0' | 'soil' | 'coolDegreeDays' | 'warmDegreeDays',
   ) => c.months.map((m) => m[key]);
+  const us = c.temperatureUnit === '°F';
+  const base = (celsius: number) => (us ? `${Math.round(celsius * 1.8 + 32)} °F` : `${celsius} °C`);
   return (
     <div ref={ref}>
       <p className="text-[13.5px]">
@@ -155,13 +158,13 @@ function ClimateSheet({ climate: c }: { climate: Climate }) {
           width={half}
           series={[
             {
-              name: 'above 4 °C',
+              name: `above ${base(4)}`,
               values: of('coolDegreeDays'),
               ink: 'var(--cool-grass)',
               as: 'bars',
             },
             {
-              name: 'above 10 °C',
+              name: `above ${base(10)}`,
               values: of('warmDegreeDays'),
               ink: 'var(--warm-grass)',
               as: 'band',
@@ -169,7 +172,7 @@ function ClimateSheet({ climate: c }: { climate: Climate }) {
           ]}
         />
         <MonthChart
-          title="Bare soil at 5 to 10 cm"
+          title={us ? 'Bare soil at 2 to 4 in' : 'Bare soil at 5 to 10 cm'}
           unit={c.temperatureUnit}
           width={half}
           series={[{ name: 'soil', values: of('soil'), ink: 'var(--root)', as: 'band' }]}
@@ -183,7 +186,7 @@ function ClimateSheet({ climate: c }: { climate: Climate }) {
         Sources: Ra, day length and evapotranspiration by FAO-56 (Hargreaves and Samani; 15 to 25 %
         high in humid, low in windy places); degree days by McMaster and Wilhelm 1997, method 1;
         soil temperature after Zheng, Hunt and Running 1993; frost of the screen at 2 m, hollows are
-        2 to 4 °C colder.
+        {us ? '4 to 7 °F' : '2 to 4 °C'} colder.
       </p>
     </div>
   );
@@ -196,7 +199,9 @@ export function WeatherPage() {
   const fieldId = search.get('field');
   const first = choices.data?.series[0]?.id ?? choices.data?.stations[0]?.id ?? '';
   const id = search.get('at') ?? first;
-  const [units, setUnits] = useState<'metric' | 'us'>('metric');
+  const own = useUnits();
+  const [chosen, setUnits] = useState<Units>();
+  const units = chosen ?? own;
   const climate = useClimate(fieldId, id, units);
   const choose = (at: string) => setSearch({ at });
   const row = (at: string, name: string, aside: string) => (
@@ -229,10 +234,10 @@ export function WeatherPage() {
               className="link text-[13px]"
               onClick={() => setUnits(units === 'us' ? 'metric' : 'us')}
             >
-              {units === 'us' ? 'in mm and °C' : 'in inches and °F'}
+              {units === 'us' ? 'show in mm and °C' : 'show in inches and °F'}
             </button>
           )}
-          <WeatherImport us={units === 'us'} onKept={choose} />
+          <WeatherImport onKept={choose} />
         </div>
         <div className="grid grid-cols-[220px_minmax(0,1fr)] gap-6 border-t border-ink pt-2 max-[760px]:grid-cols-1">
           <nav aria-label="Stations and records">

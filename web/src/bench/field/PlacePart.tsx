@@ -41,12 +41,16 @@ export function PlacePart({ field, change, problems }: PartProps) {
         problem={problemAt(problems, '/elevation')}
       />
       <NumberField
-        label="Nights colder than the screen by"
-        value={field.coldHollowC}
-        max={10}
+        label="Colder than the station at night by"
+        value={
+          field.coldHollowC === undefined || !us
+            ? field.coldHollowC
+            : Number((field.coldHollowC * 1.8).toFixed(2))
+        }
+        max={us ? 18 : 10}
         placeholder="0"
-        suffix={<span className="text-[11.5px] text-ink2">°C</span>}
-        onChange={(coldHollowC) => change({ coldHollowC })}
+        suffix={<span className="text-[11.5px] text-ink2">{us ? '°F' : '°C'}</span>}
+        onChange={(v) => change({ coldHollowC: v === undefined || !us ? v : v / 1.8 })}
       />
       <NumberField
         label="Evapotranspiration ×"

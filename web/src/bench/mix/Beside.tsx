@@ -61,7 +61,7 @@ export function Beside({ cover }: { cover: Cover }) {
             })
           }
         >
-          keep this mix beside
+          save to compare
         </button>
         {others.length >= MOST_BESIDE && <i className="text-[13px] text-ink2">four at most</i>}
       </div>
@@ -82,7 +82,7 @@ export function Beside({ cover }: { cover: Cover }) {
                         <button
                           type="button"
                           className="link"
-                          aria-label={`Take ${c.name} away`}
+                          aria-label={`Remove ${c.name}`}
                           onClick={() => drop(c.id ?? '')}
                         >
                           away

@@ -19,7 +19,7 @@ function Verdict({ c, inMix }: { c: Candidate; inMix: boolean }) {
       >
         {inMix ? 'in' : c.excluded ? 'out' : 'may'}
       </b>
-      <span className={c.excluded ? 'text-ink2' : ''}>{words || 'nothing speaks against it'}</span>
+      <span className={c.excluded ? 'text-ink2' : ''}>{words || 'no concerns'}</span>
     </td>
   );
 }
@@ -104,7 +104,7 @@ export function CandidateTable({
               </th>
               <th className="pl-2 text-left">verdict and why</th>
               <th>
-                <span className="sr-only">take in</span>
+                <span className="sr-only">add</span>
               </th>
             </tr>
           </thead>
@@ -139,7 +139,7 @@ export function CandidateTable({
                       aria-label={`Take ${c.name} in`}
                       onClick={() => onTake(c.species)}
                     >
-                      {c.excluded ? 'in all the same' : 'take in'}
+                      {c.excluded ? 'add anyway' : 'add'}
                     </button>
                   )}
                 </td>

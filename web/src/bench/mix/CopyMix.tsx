@@ -110,14 +110,14 @@ export function CopyMix({ own, onTake }: { own: Mix | undefined; onTake: (mix: M
         </ul>
         {own && own.components.length > 0 && (
           <div className="mt-2 mb-4 flex items-end gap-2">
-            <TextField label="Keep the mix in hand as" value={name} onChange={setName} />
+            <TextField label="Save the current mix as" value={name} onChange={setName} />
             <button
               type="button"
               className="btn"
               disabled={!name.trim() || keep.isPending}
               onClick={() => keep.mutate(own)}
             >
-              Keep it
+              Save
             </button>
           </div>
         )}

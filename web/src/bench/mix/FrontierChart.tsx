@@ -12,7 +12,9 @@ export function steps(most: number): number[] {
   const raw = Math.max(most, 1e-9) / 5;
   const power = 10 ** Math.floor(Math.log10(raw));
   const step = [1, 2, 5, 10].map((k) => k * power).find((s) => s >= raw) ?? raw;
-  return Array.from({ length: Math.floor(most / step + 1e-9) + 1 }, (_, i) => i * step);
+  return Array.from({ length: Math.floor(most / step + 1e-9) + 1 }, (_, i) =>
+    Number((i * step).toPrecision(12)),
+  );
 }
 
 /** Cost against what the aims get: circles with the number of species, the adviser's own mix a filled lozenge. */

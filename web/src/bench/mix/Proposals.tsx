@@ -33,28 +33,29 @@ function Proposed({
         {mix.costText} {mix.costUnit} to buy ·{' '}
         {mix.aims.map((a) => `${a.text} ${a.unit}`).join(' · ')}
       </p>
+      {mix.costNote && <p className="text-[13px] text-ink2">{mix.costNote}</p>}
       {mix.missed.length > 0 && (
         <p className="text-[13px] text-hand">
-          Once the species compete it falls short of: {mix.missed.join(', ')}.
+          With competition between the species it falls short of: {mix.missed.join(', ')}.
         </p>
       )}
       {mix.binding.length > 0 && (
         <ul className="mt-1 text-[13px]">
           {mix.binding.map((b) => (
             <li key={b.words}>
-              held back by <b>{b.words}</b>
-              {b.buys ? `; a step looser buys ${b.buys}` : '; a step looser buys nothing'}
+              limited by <b>{b.words}</b>
+              {b.buys ? `; relaxing it by one step adds ${b.buys}` : '; relaxing it adds nothing'}
             </li>
           ))}
         </ul>
       )}
       <span className="mt-1 flex gap-3">
         <button type="button" className="btn btn-main" onClick={onTake}>
-          Take this mix
+          Use this mix
         </button>
         {onBeside && (
           <button type="button" className="btn" onClick={onBeside}>
-            Put it beside
+            Save to compare
           </button>
         )}
       </span>
@@ -127,9 +128,7 @@ export function Proposals({
     <section aria-label="Proposals" className="mt-5">
       <h3 className="text-[15px] font-bold">
         Propose a mix{' '}
-        <i className="text-[13px] font-medium text-ink2">
-          the best within your wishes, exact for a forecast that is linear around the mix
-        </i>
+        <i className="text-[13px] font-medium text-ink2">the best mix within your limits</i>
       </h3>
       <WishForm
         wishes={wishes}
@@ -152,7 +151,7 @@ export function Proposals({
           disabled={aims.length === 0}
           onClick={() => (frontier.isPending ? running.current?.abort() : frontier.mutate())}
         >
-          {frontier.isPending ? `Stop (${points.length} of 10)` : 'Cost against the aims'}
+          {frontier.isPending ? `Stop (${points.length} of 10)` : 'Cost against aims'}
         </button>
         {aims.length === 0 && <i className="text-[13px] text-ink2">rank the aims first</i>}
       </div>
@@ -165,7 +164,7 @@ export function Proposals({
         <div aria-live="polite">
           {propose.data && !propose.data.mix && !chosen && (
             <div role="alert">
-              <b>Nothing fits all of it.</b> One of these must give way:
+              <b>No mix meets all of these.</b> Relax one:
               <ul className="ml-4 list-disc">
                 {propose.data.conflict.map((w) => (
                   <li key={w}>{w}</li>
@@ -180,7 +179,7 @@ export function Proposals({
               onBeside={onBeside && (() => onBeside(mix))}
             />
           )}
-          {frontier.data === 0 && !mix && <p>Nothing fits these wishes at any cost.</p>}
+          {frontier.data === 0 && !mix && <p>No mix meets these limits at any cost.</p>}
         </div>
         {(points.length > 0 || own) && (
           <FrontierChart points={points} own={own} chosen={chosen} onChoose={setChosen} />

@@ -9,6 +9,15 @@ import type { Wishes } from './asked';
 
 type Bounds = Schemas['Bounds'];
 
+const M2_PER_FT2 = 0.09290304;
+
+/** Bounds in another unit of area. */
+function scaled(b: Bounds | undefined, factor: number): Bounds | undefined {
+  const one = (v: number | undefined) =>
+    v === undefined ? undefined : Number((v * factor).toPrecision(6));
+  return b && tidy({ least: one(b.least), most: one(b.most) });
+}
+
 function Span({
   label,
   value,
@@ -128,10 +137,10 @@ export function WishForm({
       />
       <Span
         label="Live seeds"
-        max={5000}
-        suffix="/m2"
-        value={wishes.seedsM2}
-        onChange={(seedsM2) => set({ seedsM2 })}
+        max={us ? 465 : 5000}
+        suffix={us ? '/ft2' : '/m2'}
+        value={scaled(wishes.seedsM2, us ? M2_PER_FT2 : 1)}
+        onChange={(v) => set({ seedsM2: scaled(v, us ? 1 / M2_PER_FT2 : 1) })}
       />
       <Span
         label="Sum of shares"

@@ -42,7 +42,7 @@ export const useAlternatives = (plan: Plan, coverId: string, on: boolean) =>
       taken(await api.POST('/api/mixes/alternatives', { body: asked(plan, coverId) })),
   });
 
-/** A mix with the shares of a proposal, its lots kept where the species stays. */
+/** A mix with the shares and lots of a proposal; a lot stays where the species does. */
 export function mixOf(
   shares: MixView['shares'],
   old: Schemas['MixEntry'] | undefined,
@@ -51,7 +51,7 @@ export function mixOf(
     ...(old?.wastePercent === undefined ? {} : { wastePercent: old.wastePercent }),
     method: 'share',
     components: shares.map((s) => {
-      const lotId = old?.components.find((c) => c.species === s.species)?.lotId;
+      const lotId = old?.components.find((c) => c.species === s.species)?.lotId ?? s.lotId;
       return { species: s.species, sharePercent: s.percent, ...(lotId ? { lotId } : {}) };
     }),
   };

@@ -61,15 +61,15 @@ class GroundIT extends InBrowser {
     }
 
     private void weatherFile() {
-        button("Bring a weather file").click();
+        button("Import a weather file").click();
         page.getByLabel("Weather file").setInputFiles(csv("yard.csv", fahrenheitFile()));
         Locator dialog = page.getByRole(AriaRole.DIALOG);
         assertThat(dialog).containsText("Is this °C?");
-        assertThat(button("Keep the record")).isDisabled();
+        assertThat(button("Save the record")).isDisabled();
         accessible("weather file in doubt");
         button("Read it in °F").click();
         assertThat(dialog).containsText("temperatures in °F");
-        button("Keep the record").click();
+        button("Save the record").click();
         assertThat(dialog).hasCount(0);
         assertThat(page.locator("main")).containsText("imported series yard, 31 years");
     }
@@ -86,7 +86,7 @@ class GroundIT extends InBrowser {
         assertThat(dialog).containsText("Say which column holds the day");
         dialog.getByLabel("day sampled").selectOption("Tag");
         assertThat(dialog).containsText("line 3, pH: 65 cannot be");
-        dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Keep them"))
+        dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Add to the field"))
                 .click();
         assertThat(page.locator("main")).containsText("1 Mar 2026");
     }
@@ -106,7 +106,7 @@ class GroundIT extends InBrowser {
         assertThat(page.locator("main")).containsText(Pattern.compile("= \\d+ (Sept?|Oct|Nov) 2027"));
         field("How Grain corn is dated, harvested").selectOption("on");
         type("Grain corn harvested", "20 Oct 2027");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Put a cover")))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Add a cover")))
                 .first()
                 .click();
         saved();
@@ -133,16 +133,16 @@ class GroundIT extends InBrowser {
 
     private void repeatAndCopy() {
         button("Repeat the rotation").click();
-        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take Grain corn out")))
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Remove Grain corn")))
                 .hasCount(2);
         saved();
         button("Undo").click();
-        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take Grain corn out")))
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Remove Grain corn")))
                 .hasCount(1);
         page.navigate("/fields");
         button("New field").click();
         type("Name of the field", "Short Acre");
-        type("or its area", "3");
+        type("or the area", "3");
         button("Make the field").click();
         assertThat(page.locator("h1")).hasText("Short Acre");
         page.navigate("/fields");
@@ -307,7 +307,7 @@ class GroundIT extends InBrowser {
         accessible("field checks");
         page.reload();
         assertThat(field("Cut 4, fresh")).hasValue("74");
-        button("Take the check of 20 Oct 2026 out").click();
+        button("Remove the check of 20 Oct 2026").click();
         saved();
         assertEquals(before, shown("Dry tops that stand when it ends"), 1e-9);
     }

@@ -134,7 +134,7 @@ class HandIT extends InBrowser {
                 .first()
                 .click();
         page.getByLabel("Reason").fill("contact herbicide before emergence");
-        button("Keep").click();
+        button("Save").click();
         assertThat(notes).containsText("accepted: contact herbicide before emergence");
         saved();
         page.reload();

@@ -101,11 +101,11 @@ abstract class InBrowser {
     /** Opens a practice of its own, empty. */
     void newPractice() {
         page.navigate("/sign-in");
-        button("Open a practice").click();
+        button("Create an account").click();
         page.getByLabel("Name of the practice").fill("Vale advice");
         page.getByLabel("E-mail address").fill(UUID.randomUUID() + "@example.org");
         page.getByLabel("Password").fill("correct horse");
-        button("Open it").click();
+        button("Create account").click();
         assertThat(page.getByText("No farm yet.")).isVisible();
     }
 
@@ -118,7 +118,7 @@ abstract class InBrowser {
         assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
         button("New field").click();
         type("Name of the field", "Long Acre");
-        type("or its area", "14");
+        type("or the area", "14");
         type("Latitude, ° north (for its weather; south below 0)", String.valueOf(latitude));
         button("Make the field").click();
         assertThat(page.locator("h1")).hasText("Long Acre");

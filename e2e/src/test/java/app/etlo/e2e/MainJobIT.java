@@ -68,7 +68,7 @@ class MainJobIT extends InBrowser {
         if (inoculated) {
             page.getByLabel("comes inoculated").check();
         }
-        button("Keep the lot").click();
+        button("Save the lot").click();
         assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
         assertThat(page.getByRole(
                         AriaRole.CELL, new Page.GetByRoleOptions().setName(name).setExact(true)))
@@ -171,7 +171,7 @@ class MainJobIT extends InBrowser {
 
     private void aimsAndMix() {
         step("Aims");
-        button("Put a cover ahead of grain corn").click();
+        button("Add a cover ahead of grain corn").click();
         button("+ Mulch to plant through").click();
         button("+ Fix nitrogen").click();
         button("Fix nitrogen up").click();

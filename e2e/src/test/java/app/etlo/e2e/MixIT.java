@@ -24,7 +24,7 @@ class MixIT extends InBrowser {
         page.navigate("/species");
         type("Name, family, pest or caution", "vicia");
         assertThat(page.getByRole(AriaRole.STATUS)).hasText(Pattern.compile("4 of \\d+ species"));
-        button("Put Hairy vetch beside").click();
+        button("Compare Hairy vetch").click();
         assertThat(page.getByRole(AriaRole.COLUMNHEADER)).hasCount(3);
         accessible("species side by side");
         button("Hairy vetch, Full rate drilled: 25 kg/ha, from memory").click();
@@ -65,9 +65,9 @@ class MixIT extends InBrowser {
         proposals.getByLabel("Species, least").blur();
         button("Propose").click();
         assertThat(proposals).containsText("held back by");
-        button("Put it beside").click();
+        button("Save to compare").click();
         assertThat(region("Comparison")).containsText("proposed");
-        button("Cost against the aims").click();
+        button("Cost against aims").click();
         assertThat(proposals.getByRole(
                         AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("species, .* %$"))))
                 .hasCount(10);
@@ -139,7 +139,7 @@ class MixIT extends InBrowser {
             type(crop[0] + " harvested", crop[2]);
         }
         step("Aims");
-        button("Put a cover ahead of grain corn").click();
+        button("Add a cover ahead of grain corn").click();
         button("+ Fix nitrogen").click();
         step("Sow");
         type("Cover sown", "12 Aug 2027");
@@ -152,7 +152,7 @@ class MixIT extends InBrowser {
         wish("Species, least", "2");
         wish("Species, most", "3");
         button("Propose").click();
-        button("Put it beside").click();
+        button("Save to compare").click();
         button("make it the own").click();
         saved();
         step("End");
@@ -201,7 +201,7 @@ class MixIT extends InBrowser {
         page.setViewportSize(390, 844);
         page.navigate("/calibration");
         type("Machine", "Yard drill");
-        type("Seed or stuff", "rye");
+        type("Seed or product", "rye");
         type("Working width", "3");
         type("Distance", "50");
         type("Setting now", "28");
@@ -215,13 +215,13 @@ class MixIT extends InBrowser {
         Locator answer = region("What it delivers");
         assertThat(answer).containsText("21 % more is wanted");
         assertEquals(place, placeOfKeys(), 0.5, "the keys stay under the thumb when the answer comes");
-        button("Keep this catch").click();
+        button("Save this test").click();
         assertThat(answer).containsText("kept");
         accessible("calibration on a phone");
         page.reload();
         assertThat(page.getByLabel("Machine", new Page.GetByLabelOptions().setExact(true)))
                 .hasValue("Yard drill");
-        assertThat(page.getByText("Catches kept")).isVisible();
+        assertThat(page.getByText("Saved catch tests")).isVisible();
         assertTrue(((Number) page.evaluate("document.documentElement.scrollWidth")).intValue() <= 390);
     }
 }

@@ -24,7 +24,7 @@ class OwnPlanIT extends InBrowser {
         crop("Winter barley", "2 Oct 2025", "10 July 2026");
         crop("Grain corn", "12 May 2027", "15 Oct 2027");
         step("Aims");
-        button("Put a cover ahead of grain corn").click();
+        button("Add a cover ahead of grain corn").click();
         step("Mix");
         species("Cereal rye", "60");
         species("Hairy vetch", "50");
@@ -91,7 +91,7 @@ class OwnPlanIT extends InBrowser {
         page.reload();
         assertThat(field("Looked at")).hasValue("cereal-rye");
         assertThat(field("Stage")).hasValue("stems");
-        button("Take the check of 20 Oct 2026 out").click();
+        button("Remove the check of 20 Oct 2026").click();
         saved();
         assertEquals(forecast, shown(STANDS), 1e-9);
         button("Undo").click();

@@ -243,7 +243,7 @@ class TogetherIT extends InBrowser {
                                 .getBytes(StandardCharsets.UTF_8)));
         Locator sheet = page.getByRole(AriaRole.DIALOG);
         assertThat(sheet).containsText("line 3: species: 'Moon grass' is no species of the library");
-        on(page, "Keep them").click();
+        on(page, "Add to the store").click();
         assertThat(sheet).hasCount(0);
         assertThat(page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("R 7")))
                 .containsText("98.5");

@@ -1,6 +1,7 @@
 package app.etlo.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -186,8 +187,9 @@ class WeatherTest {
 
     @Test
     void the_list_of_fields_is_read_from_what_was_reckoned_until_something_changes() {
+        // a reading computes what changed while nobody waits, at least one field, so a few may be needed
+        await().until(() -> browser.get("/api/fields").json().path("pending").asInt() == 0);
         JsonNode first = browser.get("/api/fields").json();
-        assertThat(first.path("pending").asInt()).isZero();
         assertThat(browser.get("/api/fields").json()).isEqualTo(first);
         changeField("name", "Upper bank, west");
         assertThat(browser.get("/api/fields").json().at("/fields/0/name").asText())

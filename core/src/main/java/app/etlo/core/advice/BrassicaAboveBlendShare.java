@@ -9,12 +9,14 @@ import java.util.stream.Stream;
 
 /** A brassica in a blend at more of its full rate than its companions bear. */
 final class BrassicaAboveBlendShare extends Judgement {
+    private static final double SMALL_SEEDS_PER_KG = 100_000;
+
     BrassicaAboveBlendShare() {
         super(
                 "brassica-above-blend-share",
                 Weight.THINK,
                 Step.MIX,
-                "a brassica stands in a mix of two or more at more than its blend share (15 %) of the full rate",
+                "a brassica stands beside legumes or small-seeded species at more than its blend share (15 %) of the full rate",
                 Source.commonPractice(
                         "brassicas at 5-15 % of full rate in blends; 5 lb/ac of radish crowds out clover and ryegrass"),
                 "fair");
@@ -24,7 +26,7 @@ final class BrassicaAboveBlendShare extends Judgement {
     public Stream<Note> judge(Situation s) {
         return s.covers().stream()
                 .flatMap(c -> c.blend().stream()
-                        .filter(b -> b.rates().size() > 1)
+                        .filter(b -> b.rates().stream().anyMatch(BrassicaAboveBlendShare::isSlow))
                         .flatMap(b -> b.rates().stream())
                         .filter(r -> r.component().species().group() == Group.BRASSICA)
                         .filter(r -> shareOfFull(r) > r.component().species().maxShare() + 1e-9)
@@ -43,6 +45,13 @@ final class BrassicaAboveBlendShare extends Judgement {
                                                                 .middle(),
                                                 Unit.KG_PER_HA)
                                         + " of pure live seed")));
+    }
+
+    /** Legumes and small-seeded species start slowly; cereals stand their ground beside a radish. */
+    private static boolean isSlow(SeedRate r) {
+        var species = r.component().species();
+        return species.group() != Group.BRASSICA
+                && (species.group().isLegume() || species.seedsPerKg().middle() > SMALL_SEEDS_PER_KG);
     }
 
     private static double shareOfFull(SeedRate r) {

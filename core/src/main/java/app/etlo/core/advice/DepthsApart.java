@@ -1,6 +1,8 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.mix.SeedBox;
+import app.etlo.core.quantity.Said;
+import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
@@ -35,10 +37,17 @@ final class DepthsApart extends Judgement {
                         .map(b -> note(
                                 c.id() + "/" + b.id(),
                                 c.sown(),
-                                b.name() + ": its seeds want " + depths(c, b).getMin() + " to "
-                                        + depths(c, b).getMax() + " cm. Set the shallower, or go twice.",
-                                List.of("depths " + depths(c, b).getMin() + " to "
-                                        + depths(c, b).getMax() + " cm"),
+                                b.name() + ": its seeds want depths from "
+                                        + Said.span(
+                                                depths(c, b).getMin(),
+                                                depths(c, b).getMax(),
+                                                Unit.CENTIMETRE)
+                                        + ". Set the shallower, or go twice.",
+                                List.of("depths "
+                                        + Said.span(
+                                                depths(c, b).getMin(),
+                                                depths(c, b).getMax(),
+                                                Unit.CENTIMETRE)),
                                 "another box, or two passes")));
     }
 }

@@ -1,6 +1,7 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.mix.SeedRate;
+import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
 import java.util.List;
@@ -32,7 +33,7 @@ final class LotTooSmall extends Judgement {
                                     c.sown(),
                                     "Lot " + lot.label() + " holds " + s.say(stockKg, Unit.KILOGRAM) + "; "
                                             + s.say(r.seedKg().middle(), Unit.KILOGRAM) + " are needed.",
-                                    List.of("in store " + Math.round(stockKg) + " kg"),
+                                    List.of("in store " + Said.of(Math.round(stockKg), Unit.KILOGRAM)),
                                     "more of it, another lot, or a smaller share");
                         }));
     }

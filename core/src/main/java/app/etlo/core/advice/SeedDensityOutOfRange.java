@@ -1,6 +1,7 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.mix.Blend;
+import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
 import java.util.List;
@@ -34,7 +35,8 @@ final class SeedDensityOutOfRange extends Judgement {
                                                 + " will hardly close the ground."
                                         : "Sown thick: " + s.say(b.seedsM2().middle(), Unit.PER_M2)
                                                 + ". Species crowd each other and seed is paid for twice.",
-                                List.of("live seeds " + Math.round(b.seedsM2().middle()) + " per m2"),
+                                List.of("live seeds "
+                                        + Said.of(Math.round(b.seedsM2().middle()), Unit.PER_M2)),
                                 "other shares, or fewer small-seeded species")));
     }
 

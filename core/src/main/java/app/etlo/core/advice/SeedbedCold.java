@@ -3,6 +3,7 @@ package app.etlo.core.advice;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.Seedbed;
 import app.etlo.core.quantity.Unit;
+import app.etlo.core.rotation.WindowKind;
 import app.etlo.core.working.Source;
 import java.util.List;
 import java.util.stream.Stream;
@@ -24,7 +25,10 @@ final class SeedbedCold extends Judgement {
 
     @Override
     public Stream<Note> judge(Situation s) {
+        // frost seeding is meant for cold ground
         return s.covers().stream()
+                .filter(c ->
+                        c.window().map(w -> w.kind() != WindowKind.FROST_SEEDED).orElse(true))
                 .flatMap(c -> c.seedbed().stream()
                         .flatMap(b -> c.components().stream()
                                 .filter(x ->

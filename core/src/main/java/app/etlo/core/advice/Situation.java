@@ -63,6 +63,7 @@ public record Situation(
      *
      * @param next the cash crop that follows it
      * @param aliveAtEnd share of the years, 0 to 1, in which a species lives at the end, by species
+     * @param rootedM how deep taprooted species root in this season in 1 year of 10, by species; simulated
      */
     public record Cover(
             String id,
@@ -79,10 +80,11 @@ public record Situation(
             Map<String, List<Finding>> findings,
             Optional<Seedbed> seedbed,
             Map<String, Double> aliveAtEnd,
+            Map<String, Double> rootedM,
             MixUse use) {}
 
     /** A cover with what its mix grows into. */
-    public static Cover grown(Cover c, Optional<MixOutlook> outlook) {
+    public static Cover grown(Cover c, Optional<MixOutlook> outlook, Map<String, Double> rootedM) {
         return new Cover(
                 c.id(),
                 c.next(),
@@ -98,6 +100,7 @@ public record Situation(
                 c.findings(),
                 c.seedbed(),
                 c.aliveAtEnd(),
+                rootedM,
                 c.use());
     }
 

@@ -35,13 +35,13 @@ final class SownAfterLatestDate extends Judgement {
                                 c.id() + "/" + u.species().id(),
                                 java.util.Optional.of(sown),
                                 u.species().name() + " reaches a useful stand in this window in only " + u.years()
-                                        + " of the years on record, even sown on its first day.",
+                                        + " of " + u.allYears() + " weather years, even sown on its first day.",
                                 List.of(
                                         "window "
                                                 + c.window()
                                                         .map(w -> w.from() + " " + w.to())
                                                         .orElse(""),
-                                        u.years() + " years"),
+                                        u.years() + " of " + u.allYears() + " years"),
                                 "a wider window, or a faster species")));
     }
 

@@ -14,9 +14,9 @@ import java.util.stream.Stream;
 
 /** A reason against a species that stands in a mix all the same. One judgement for each reason of the candidates' list. */
 final class SpeciesFinding extends Judgement {
-    /** Reasons that have a judgement of their own. */
-    private static final Set<String> TOLD_ELSEWHERE =
-            Set.of("kin-of-next-crop", "plugs-drains", "residual-herbicide", "harms-the-stock", "rarely-useful");
+    /** Reasons that have a judgement of their own, or are of the full rate and not of the share that is sown. */
+    private static final Set<String> TOLD_ELSEWHERE = Set.of(
+            "kin-of-next-crop", "plugs-drains", "residual-herbicide", "harms-the-stock", "rarely-useful", "expensive");
 
     private static final Map<String, Weight> WEIGHTS = Map.of(
             "seeds-before-end", Weight.THINK,

@@ -1,6 +1,7 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
 import java.util.List;
@@ -16,7 +17,7 @@ final class TaprootAboveShallowTile extends Judgement {
                 "taproot-above-shallow-tile",
                 Weight.STOP,
                 Step.MIX,
-                "a taproot of 1 m or more grows above drains at 1 m or less",
+                "a species with a deep taproot grows above drains at 1 m (40 in) or less, and in this season reaches them",
                 Source.commonPractice(
                         "deep taproots can grow into and plug shallow drains, most of all in dry seasons"),
                 "fair");
@@ -29,16 +30,24 @@ final class TaprootAboveShallowTile extends Judgement {
                         .flatMap(c -> c.components().stream()
                                 .map(k -> k.species())
                                 .filter(p -> p.taproot() && p.rootDepthM() >= DEEP_ROOT_M)
+                                .filter(p -> rootedM(c, p) * 100 >= depth)
                                 .map(p -> speak(s, c, p, depth))));
+    }
+
+    /** As simulated for this season; by the library where nothing is simulated. */
+    private static double rootedM(Situation.Cover c, Species p) {
+        return c.rootedM().getOrDefault(p.id(), p.rootDepthM());
     }
 
     private Note speak(Situation s, Situation.Cover c, Species p, double depthCm) {
         return note(
                 c.id() + "/" + p.id(),
                 c.sown(),
-                p.name() + " roots to " + s.say(p.rootDepthM(), Unit.METRE) + "; the drains lie at "
+                p.name() + " can root to " + s.say(rootedM(c, p), Unit.METRE) + " in this season; the drains lie at "
                         + s.say(depthCm, Unit.CENTIMETRE) + ". Its taproots can plug them.",
-                List.of("root " + p.rootDepthM() + " m", "tile " + Math.round(depthCm) + " cm"),
+                List.of(
+                        "root " + Said.of(Math.round(rootedM(c, p) * 10) / 10.0, Unit.METRE),
+                        "tile " + Said.of(Math.round(depthCm), Unit.CENTIMETRE)),
                 "a fibrous species, or a strip over each drain left without it");
     }
 }

@@ -28,6 +28,8 @@ final class OutlineCheck {
     /** A large outline that touches itself is left to the library only where about so many pairs of lines are near. */
     private static final long MOST_NEAR_PAIRS = 20_000_000;
 
+    private static final double HALF_THE_EARTH = 180;
+    private static final double MOST_DEGREES = 10;
     private static final int SAMPLES = 200;
     private static final int MOST_PART_PAIRS = 1_000_000;
 
@@ -59,14 +61,20 @@ final class OutlineCheck {
     }
 
     private void require() {
+        if (rings.stream().anyMatch(r -> width(r) > HALF_THE_EARTH)) {
+            rings.forEach(OutlineCheck::eastOfGreenwich);
+        }
         Envelope all = new Envelope();
+        Envelope east = new Envelope();
         rings.forEach(r -> {
             for (Coordinate c : r) {
                 all.expandToInclude(c);
+                east.expandToInclude(new Coordinate(east(c.x), c.y));
             }
         });
-        if (all.getWidth() > 10) {
-            throw new BoundaryRefused("", "the outline spans more than ten degrees of longitude; that is no field");
+        if (Math.min(all.getWidth(), east.getWidth()) > MOST_DEGREES) {
+            throw new BoundaryRefused(
+                    "", "the outline spans more than ten degrees of longitude: too large for a field");
         }
         if (rings.stream().mapToInt(r -> r.length).sum() <= SMALL) {
             byTheLibrary();
@@ -84,6 +92,25 @@ final class OutlineCheck {
         } else {
             byTheLibrary();
         }
+    }
+
+    private static double width(Coordinate[] ring) {
+        Envelope e = new Envelope();
+        for (Coordinate c : ring) {
+            e.expandToInclude(c);
+        }
+        return e.getWidth();
+    }
+
+    /** A ring drawn across the antimeridian runs on past 180 degrees; one cut there (RFC 7946, 3.1.9) stays as it is. */
+    private static void eastOfGreenwich(Coordinate[] ring) {
+        for (Coordinate c : ring) {
+            c.x = east(c.x);
+        }
+    }
+
+    private static double east(double longitude) {
+        return longitude < 0 ? longitude + 2 * HALF_THE_EARTH : longitude;
     }
 
     private void byTheLibrary() {

@@ -1,8 +1,9 @@
 package app.etlo.core.field;
 
+import app.etlo.core.quantity.Said;
+import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Origin;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * The soil of a field by layers from the surface down, with the limits of its water.
@@ -39,7 +40,7 @@ public record SoilProfile(List<Layer> layers, double rootingM) {
         }
 
         String where() {
-            return String.format(Locale.ROOT, "%.0f to %.0f cm", topM * 100, (topM + thicknessM) * 100);
+            return Said.span(Math.round(topM * 100), Math.round((topM + thicknessM) * 100), Unit.CENTIMETRE);
         }
     }
 

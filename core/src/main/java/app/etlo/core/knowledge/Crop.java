@@ -9,6 +9,7 @@ import java.util.Optional;
 /**
  * A cash crop.
  *
+ * @param botanical genus and species
  * @param kind grass, broadleaf or legume
  * @param testWeightLbBu mass of a bushel, where yield is told in bushels
  * @param harvestIndex grain share of the dry mass above ground, 0 to 1
@@ -19,6 +20,7 @@ import java.util.Optional;
 public record Crop(
         String id,
         String name,
+        String botanical,
         String family,
         Group group,
         String form,

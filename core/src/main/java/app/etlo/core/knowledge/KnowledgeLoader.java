@@ -293,6 +293,7 @@ public final class KnowledgeLoader {
         return new Crop(
                 r.id("id"),
                 r.text("name"),
+                r.text("botanical"),
                 r.text("family"),
                 r.oneOf("group", Group.values()),
                 r.oneOf("form", FORMS),

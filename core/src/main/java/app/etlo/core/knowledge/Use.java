@@ -13,7 +13,7 @@ import java.util.List;
  * @param insects 0 low to 2 high
  * @param liftsPhosphorus 0 low to 2 high
  * @param loosens 0 low to 2 high
- * @param price per kg of seed, an order of magnitude in a currency like the dollar
+ * @param price per kg of seed, an order of magnitude in {@link #PRICE_CURRENCY} of {@link #PRICE_YEAR}; never taken for a farm's own
  */
 public record Use(
         Kill kill,
@@ -31,6 +31,10 @@ public record Use(
         int loosens,
         Skill skill,
         Band price) {
+    /** The currency of the library's prices, which are from memory. */
+    public static final String PRICE_CURRENCY = "USD";
+
+    public static final int PRICE_YEAR = 2024;
 
     /** None or low, some or medium, strong or high. */
     public enum Level {

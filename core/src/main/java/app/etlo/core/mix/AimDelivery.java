@@ -172,7 +172,7 @@ public final class AimDelivery {
                 List.of(
                         Input.of(
                                 "efficiency",
-                                "Dry tops per mm of water",
+                                "Dry tops per amount of water",
                                 s.group() == Group.WARM_GRASS ? WARM_GRASS_EFFICIENCY : WATER_EFFICIENCY,
                                 Unit.KG_PER_HA,
                                 Origin.LIBRARY,

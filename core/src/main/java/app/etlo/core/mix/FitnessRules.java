@@ -7,6 +7,8 @@ import app.etlo.core.knowledge.Species;
 import app.etlo.core.knowledge.Use;
 import app.etlo.core.mix.FitnessRule.Case;
 import app.etlo.core.mix.FitnessRule.Test;
+import app.etlo.core.quantity.Said;
+import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
 import java.util.List;
 import java.util.Locale;
@@ -25,13 +27,16 @@ final class FitnessRules {
 
     private static final double WELL_KILLED = 0.85;
     private static final double SEEDS_SOON = 0.3;
-    /** Indicative seed cost of a full rate, per ha, in a currency like the dollar. */
-    private static final double DEAR_PER_HA = 150;
+    /** Seed cost of a full rate per ha, in the library's currency. */
+    private static final double EXPENSIVE_PER_HA = 150;
 
     private static final Set<String> SMALL_GRAINS =
-            Set.of("winter-wheat", "spring-wheat", "winter-barley", "spring-barley", "oats", "rye-grain", "winter-rye");
+            Set.of("winter-wheat", "spring-wheat", "winter-barley", "spring-barley", "oats", "grain-rye");
     private static final Set<String> VOLUNTEERS_IN_GRAIN =
             Set.of("hairy-vetch", "annual-ryegrass", "daikon-radish", "oilseed-radish", "buckwheat");
+    /** Crops that usually come as plants, not as seed. */
+    private static final Set<String> TRANSPLANTED = Set.of("cabbage", "processing-tomato");
+
     private static final Set<String> STOCK_AIMS = Set.of("feed-stock");
 
     static final List<FitnessRule> ALL = List.of(
@@ -74,7 +79,7 @@ final class FitnessRules {
             but("for-experts", "readiness: expert species want a first small area", FitnessRules::forExperts),
             but("feeds-slugs", "brassicas and clovers keep slugs", FitnessRules::feedsSlugs),
             but("no-machine-for-it", "the machines entered of the farm", FitnessRules::noMachine),
-            but("dear", "usual price times the full rate", FitnessRules::dear),
+            but("expensive", "usual price times the full rate", FitnessRules::expensive),
             but("rarely-useful", "degree days to a useful stand", FitnessRules::rarelyUseful),
             but("shaded-out", "sown into a standing crop it must bear shade", FitnessRules::shadedOut),
             but("caution-for-people", "contact and eating", FitnessRules::people));
@@ -101,7 +106,8 @@ final class FitnessRules {
         double share = Prospect.share(c.prospect().emerges());
         return when(
                 share < SOME_YEARS,
-                "the soil reaches " + Math.round(c.species().growth().minSoilC()) + " °C in only " + years(share));
+                "the soil reaches " + Said.of(Math.round(c.species().growth().minSoilC()), Unit.CELSIUS) + " in only "
+                        + years(share));
     }
 
     private static double useful(Case c) {
@@ -114,12 +120,14 @@ final class FitnessRules {
 
     private static Optional<String> noUsefulStand(Case c) {
         boolean emerges = Prospect.share(c.prospect().emerges()) >= SOME_YEARS;
-        return when(emerges && useful(c) < SOME_YEARS, "reaches 1 t/ha in only " + years(useful(c)));
+        return when(
+                emerges && useful(c) < SOME_YEARS,
+                "reaches " + Said.of(1, Unit.T_PER_HA) + " in only " + years(useful(c)));
     }
 
     private static Optional<String> rarelyUseful(Case c) {
         double u = useful(c);
-        return when(u >= SOME_YEARS && u < 0.8, "reaches 1 t/ha in " + years(u));
+        return when(u >= SOME_YEARS && u < 0.8, "reaches " + Said.of(1, Unit.T_PER_HA) + " in " + years(u));
     }
 
     private static boolean byWinter(Case c) {
@@ -229,16 +237,18 @@ final class FitnessRules {
                                 .collect(Collectors.joining(", ")));
     }
 
-    /** By the last word of the crop's name: corn, wheat, pea, sunflower. */
+    /** Botanically one species: its diseases and volunteers are the same. */
     private static Optional<String> sameCropFollows(Case c) {
         return c.place()
                 .next()
-                .filter(n -> {
-                    String[] words = n.crop().name().toLowerCase(Locale.ROOT).split(" ");
-                    return List.of(c.species().name().toLowerCase(Locale.ROOT).split("[ ()-]+"))
-                            .contains(words[words.length - 1]);
-                })
-                .map(n -> n.crop().name().toLowerCase(Locale.ROOT) + " follows, the same crop");
+                .filter(n ->
+                        species(n.crop().botanical()).equals(species(c.species().botanical())))
+                .map(n -> n.crop().name().toLowerCase(Locale.ROOT) + " follows, which is the same species");
+    }
+
+    private static List<String> species(String botanical) {
+        String[] words = botanical.split(" ");
+        return List.of(words[0], words.length > 1 ? words[1] : "");
     }
 
     private static Optional<String> onNoxiousList(Case c) {
@@ -254,7 +264,8 @@ final class FitnessRules {
                 .filter(cm -> c.species().taproot()
                         && c.species().use().loosens() == 2
                         && c.species().rootDepthM() * 100 > cm)
-                .map(cm -> "taproot to " + c.species().rootDepthM() + " m above drains at " + Math.round(cm) + " cm");
+                .map(cm -> "taproot to " + Said.of(c.species().rootDepthM(), Unit.METRE) + " above drains at "
+                        + Said.of(Math.round(cm), Unit.CENTIMETRE));
     }
 
     private static Optional<String> hardToEnd(Case c) {
@@ -294,14 +305,16 @@ final class FitnessRules {
     private static Optional<String> allelopathic(Case c) {
         return c.place()
                 .next()
-                .filter(n ->
-                        c.species().use().allelopathic() && n.crop().growing().thousandSeedG() < 10)
-                .map(n -> "may hold back the small seed of " + n.crop().name().toLowerCase(Locale.ROOT)
-                        + "; schools differ");
+                .filter(n -> c.species().use().allelopathic()
+                        && n.crop().growing().thousandSeedG() < 10
+                        && !TRANSPLANTED.contains(n.crop().id()))
+                .map(n -> "may suppress the small seed of " + n.crop().name().toLowerCase(Locale.ROOT)
+                        + "; the effect is disputed");
     }
 
     private static Optional<String> forExperts(Case c) {
-        return when(c.species().use().skill() == Use.Skill.EXPERT, "for the expert: try it on a small area first");
+        return when(
+                c.species().use().skill() == Use.Skill.EXPERT, "for experienced growers: try it on a small area first");
     }
 
     private static Optional<String> feedsSlugs(Case c) {
@@ -334,10 +347,14 @@ final class FitnessRules {
                 "small seed, and neither drill nor spreader is entered");
     }
 
-    private static Optional<String> dear(Case c) {
+    private static Optional<String> expensive(Case c) {
         Species s = c.species();
         double perHa = s.use().price().middle() * s.fullRateKgHa().middle();
-        return when(perHa > DEAR_PER_HA, "dear: about " + Math.round(perHa) + " a hectare at the full rate");
+        return when(
+                perHa > EXPENSIVE_PER_HA,
+                "expensive: the full rate costs about "
+                        + Said.of(Math.round(perHa), Unit.MONEY_PER_HA, Use.PRICE_CURRENCY)
+                        + " at the library's price of " + Use.PRICE_YEAR);
     }
 
     private static Optional<String> shadedOut(Case c) {
@@ -350,6 +367,8 @@ final class FitnessRules {
         return c.species().use().cautions().stream()
                 .map(id -> c.knowledge().cautions().get(id))
                 .filter(k -> k.animals().contains("people"))
+                // what is ended before it flowers sets no pods
+                .filter(k -> c.flowering() > 0.5)
                 .findFirst()
                 .map(Caution::text);
     }

@@ -57,6 +57,6 @@ public record Inoculant(String group, List<String> species, Figure amountG) {
                 "Inoculant, " + group + " group",
                 Unit.GRAM,
                 Input.of("seed", "Seed of the group", kg, Unit.KILOGRAM, Origin.DEFAULT, "computed"),
-                Input.of("dose", "g for a kg of seed", USUAL_G_PER_KG, Unit.COUNT, Origin.DEFAULT, "usual packet"));
+                Input.of("dose", "Inoculant on seed", USUAL_G_PER_KG, Unit.G_PER_KG, Origin.DEFAULT, "usual packet"));
     }
 }

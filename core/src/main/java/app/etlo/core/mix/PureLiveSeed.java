@@ -20,7 +20,7 @@ final class PureLiveSeed {
     private static final Formula PLS = Formula.of(
             "Pure live seed", "purity / 100 * (germination + hard) / 100 * 100", TAG, "purity", "germination", "hard");
     private static final Formula NOW = Formula.of(
-            "Seed that comes this season", "purity / 100 * germination / 100 * 100", TAG, "purity", "germination");
+            "Seed that germinates this season", "purity / 100 * germination / 100 * 100", TAG, "purity", "germination");
     /** Where no lot is chosen. */
     private static final SeedLot USUAL = new SeedLot(
             "",
@@ -57,7 +57,7 @@ final class PureLiveSeed {
                         from(l)));
     }
 
-    /** Seed of the bag that will come up this season if all goes well, %. */
+    /** Seed of the bag that germinates this season, %. */
     static Figure thisSeason(String id, Optional<SeedLot> lot) {
         SeedLot l = lot.orElse(USUAL);
         return NOW.figure(id, "Germinates this season", Unit.PERCENT, purity(lot, l), germination(lot, l));

@@ -18,6 +18,7 @@ import java.util.Optional;
  * @param bulkKgHa what goes into the box, kg/ha
  * @param seedsM2 live seeds by the tag, hard seed included, per m2
  * @param seedsNowM2 seeds that germinate this season, per m2
+ * @param comesUpM2 plants expected where nothing fails, per m2 of the zone it is sown to
  * @param seedKg seed for the sown area with waste, kg
  * @param fieldKgHa bulk rate over the whole sown area, where the species is sown to a zone of it
  * @param fieldSeedsM2 live seeds over the whole sown area
@@ -30,6 +31,7 @@ public record SeedRate(
         Figure bulkKgHa,
         Figure seedsM2,
         Figure seedsNowM2,
+        Figure comesUpM2,
         Figure seedKg,
         Figure fieldKgHa,
         Figure fieldSeedsM2,
@@ -63,6 +65,20 @@ public record SeedRate(
             "bulk",
             "pls",
             "count");
+    /**
+     * Share of live seeds of a drilled cover that become plants, %; Etlo's own round share until counts are kept. The factors of
+     * method and seedbed make up for what is lost beyond that.
+     */
+    public static final double EMERGES_PERCENT = 75;
+
+    private static final Formula COMES_UP = Formula.of(
+            "Plants that come up",
+            "now * emerges / 100 / (method * seedbed)",
+            Source.own("a round share of drilled seed; the factors of method and seedbed make up for further losses"),
+            "now",
+            "emerges",
+            "method",
+            "seedbed");
     private static final Formula SEED = Formula.of(
             "Seed for the sown area", "bulk * area * (1 + waste / 100)", ARITHMETIC, "bulk", "area", "waste");
     private static final Formula ZONE_SEED = Formula.of(
@@ -77,8 +93,8 @@ public record SeedRate(
             "Over the whole area", "there * zone / 100", Source.identity("a mean over the area"), "there", "zone");
     private static final Formula BY_RECIPE =
             Formula.of("Rate of a local recipe", "recipe", Source.own("the recipe as the adviser typed it"), "recipe");
-    private static final Formula BAGS =
-            Formula.of("Whole bags", "ceil(seed / bag)", Source.identity("bags are sold whole"), "seed", "bag");
+    private static final Formula BAGS = Formula.of(
+            "Whole bags", "ceil(seed / bag - 0.000001)", Source.identity("bags are sold whole"), "seed", "bag");
     private static final Formula COST_BY_BAG =
             Formula.of("Seed cost, whole bags", "bags * bag * price", ARITHMETIC, "bags", "bag", "price");
     private static final Formula COST_BY_MASS = Formula.of("Seed cost", "seed * price", ARITHMETIC, "seed", "price");
@@ -115,11 +131,29 @@ public record SeedRate(
                 count);
         Figure seedsNow = SEEDS.figure(
                 id + "seedsNow",
-                "Seeds that come this season, " + c.species().name(),
+                "Seeds that germinate this season, " + c.species().name(),
                 Unit.PER_M2,
                 Input.figure("bulk", bulk),
                 Input.figure("pls", now),
                 count);
+        Figure comesUp = COMES_UP.figure(
+                id + "comesUp",
+                "Plants that come up, " + c.species().name(),
+                Unit.PER_M2,
+                Input.figure("now", seedsNow),
+                Input.of(
+                        "emerges",
+                        "Live seeds that become plants",
+                        EMERGES_PERCENT,
+                        Unit.PERCENT,
+                        Origin.DEFAULT,
+                        "a round share of drilled seed"),
+                factor(
+                        "method",
+                        "Sowing method: " + sowing.method().name(),
+                        sowing.method().rateFactor(),
+                        Origin.LIBRARY),
+                factor("seedbed", "Seedbed", sowing.seedbed(), origin(sowing.seedbed())));
         Input waste = Input.of("waste", "Waste", sowing.waste() * 100, Unit.PERCENT, origin(1 + sowing.waste()), "mix");
         String seedLabel = "Seed to have, " + c.species().name();
         Input zone = Input.figure("zone", c.zone().share());
@@ -177,7 +211,20 @@ public record SeedRate(
                 Input.figure("cost", f),
                 area(sowing)));
         return new SeedRate(
-                c, pls, now, plsRate, bulk, seeds, seedsNow, seed, fieldKgHa, fieldSeeds, bags, cost, costPerHa);
+                c,
+                pls,
+                now,
+                plsRate,
+                bulk,
+                seeds,
+                seedsNow,
+                comesUp,
+                seed,
+                fieldKgHa,
+                fieldSeeds,
+                bags,
+                cost,
+                costPerHa);
     }
 
     static Input area(Sowing sowing) {

@@ -1,6 +1,7 @@
 package app.etlo.core.mix;
 
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.weather.YearsAhead;
 import app.etlo.core.working.Figure;
@@ -39,14 +40,16 @@ public record Seedbed(Map<String, Figure> coldPercent, Figure dryPercent) {
                 s.id(),
                 share(
                         prefix + "/" + s.id() + "/coldPercent",
-                        "Years with soil under " + Math.round(s.growth().minSoilC()) + " °C, " + s.name(),
+                        "Years with soil under " + Said.of(Math.round(s.growth().minSoilC()), Unit.CELSIUS) + ", "
+                                + s.name(),
                         coldYears(s, years, day),
                         years.count())));
         return new Seedbed(
                 Map.copyOf(cold),
                 share(
                         prefix + "/dryPercent",
-                        "Years with under " + Math.round(WETTING_MM) + " mm in the " + WAIT_DAYS + " days after sowing",
+                        "Years with under " + Said.of(Math.round(WETTING_MM), Unit.MILLIMETRE) + " in the " + WAIT_DAYS
+                                + " days after sowing",
                         dryYears(years, day),
                         years.count()));
     }

@@ -1,6 +1,7 @@
 package app.etlo.core.mix;
 
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.weather.DegreeDays;
 import app.etlo.core.weather.Percentiles;
@@ -24,6 +25,7 @@ import java.util.Optional;
  * @param mostYears the last day from which 8 years in 10 do: the latest useful day
  * @param nearlyAll the last day from which 9 in 10 do
  * @param years how many years reach it from the window's first day
+ * @param allYears how many years were looked at
  */
 public record UsefulSowing(
         Species species,
@@ -31,6 +33,7 @@ public record UsefulSowing(
         Optional<LocalDate> mostYears,
         Optional<LocalDate> nearlyAll,
         int years,
+        int allYears,
         Optional<Figure> figure) {
     private static final Formula LATEST = Formula.of(
             "Latest useful sowing",
@@ -80,6 +83,7 @@ public record UsefulSowing(
                 most,
                 day(p.at(0.1), from),
                 reached,
+                last.length,
                 most.isEmpty() ? Optional.empty() : figure(s, years, last, from, to, id));
     }
 
@@ -118,9 +122,10 @@ public record UsefulSowing(
                         id,
                         "Latest useful sowing of " + s.name().toLowerCase(java.util.Locale.ROOT),
                         Unit.DATE,
-                        LATEST.remarking("Middle: 8 years in 10 reach " + Math.round(s.usefulDegreeDays())
-                                + " °C d above " + Math.round(s.baseC())
-                                + " °C from it. Band: from 9 years in 10 to half of them."),
+                        LATEST.remarking("Middle: 8 years in 10 reach "
+                                + Said.of(Math.round(s.usefulDegreeDays()), Unit.DEGREE_DAY_C) + " above "
+                                + Said.of(Math.round(s.baseC()), Unit.CELSIUS)
+                                + " from it. Band: from 9 years in 10 to half of them."),
                         "needed",
                         "Days needed before the window ends",
                         Unit.DAY,

@@ -88,8 +88,7 @@ public final class Alternatives {
 
     private static FigureView view(Evaluated e, String figure) {
         return Optional.ofNullable(e.figures().get(figure))
-                .map(f ->
-                        EvaluationWriter.figure(f, e.units(), e.context().farm().currency()))
+                .map(f -> EvaluationWriter.figure(f, e))
                 .orElse(null);
     }
 

@@ -108,7 +108,7 @@ public final class Candidates {
                         .map(f -> new FindingView(
                                 f.rule(),
                                 f.excludes(),
-                                f.text(),
+                                e.said(f.text()),
                                 f.source().text(),
                                 f.source().status()))
                         .toList());

@@ -51,8 +51,7 @@ public final class ComparedPlans {
             for (int i = 0; i < plans.size(); i++) {
                 Evaluated e = plans.get(i);
                 Optional<Figure> f = Optional.ofNullable(all.get(i));
-                views.add(f.map(x ->
-                        EvaluationWriter.figure(x, e.units(), e.context().farm().currency())));
+                views.add(f.map(x -> EvaluationWriter.figure(x, e)));
                 differences.add(
                         i == 0
                                 ? Optional.empty()

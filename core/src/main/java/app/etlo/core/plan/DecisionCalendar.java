@@ -3,6 +3,7 @@ package app.etlo.core.plan;
 import app.etlo.core.advice.Step;
 import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.plan.Evaluated.CoverResult;
+import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.Window;
@@ -109,6 +110,8 @@ final class DecisionCalendar {
                         field.drillHaPerDay().map(q -> q.in(Unit.HA_PER_DAY)).orElse(USUAL_DRILL_HA_PER_DAY),
                         Unit.HA_PER_DAY,
                         field.drillHaPerDay().isPresent() ? Origin.ENTERED : Origin.DEFAULT,
-                        field.drillHaPerDay().map(q -> "typed").orElse("a 3 m drill, common practice"))));
+                        field.drillHaPerDay()
+                                .map(q -> "typed")
+                                .orElse("a drill of " + Said.of(3, Unit.METRE) + ", common practice"))));
     }
 }

@@ -7,8 +7,10 @@ import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.MixOutlook;
+import app.etlo.core.mix.Sowing;
 import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.plan.PlanDocument.CoverEntry;
+import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.Window;
@@ -65,6 +67,7 @@ public record Evaluated(
             Optional<LocalDate> sown,
             Optional<Termination> end,
             List<Species> species,
+            Sowing sowing,
             Optional<Blend> blend,
             Optional<Window> window,
             List<UsefulSowing> useful,
@@ -74,5 +77,10 @@ public record Evaluated(
 
     public UnitSystem units() {
         return context.farm().units();
+    }
+
+    /** A sentence with its quantities in the units and the currency of the farm. */
+    public String said(String text) {
+        return Said.in(text, units(), context.farm().currency());
     }
 }

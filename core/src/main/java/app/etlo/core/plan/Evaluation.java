@@ -176,12 +176,17 @@ public record Evaluation(
     /** Rhizobium that must be mixed in, by group. */
     public record InoculantView(String group, List<String> species, String figure) {}
 
-    /** A note with the answer that still holds. */
+    /**
+     * A note with the answer that still holds.
+     *
+     * @param about the crop or cover it is about, by name and year, else the field
+     */
     public record NoteView(
             String rule,
             Weight weight,
             Step step,
             String subject,
+            String about,
             Optional<LocalDate> at,
             String text,
             List<String> facts,

@@ -23,6 +23,7 @@ import app.etlo.core.plan.Evaluation.RateView;
 import app.etlo.core.plan.Evaluation.WeatherView;
 import app.etlo.core.plan.Evaluation.WindowView;
 import app.etlo.core.quantity.Band;
+import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.quantity.UnitSystem;
@@ -48,7 +49,8 @@ public final class EvaluationWriter {
     public static Evaluation write(Evaluated e) {
         String currency = e.context().farm().currency();
         Map<String, FigureView> figures = new LinkedHashMap<>();
-        e.figures().forEach((id, f) -> figures.put(id, figure(f, e.units(), currency)));
+        FigureTexts texts = FigureTexts.of(e);
+        e.figures().forEach((id, f) -> figures.put(id, figure(f, e.units(), currency, texts)));
         return new Evaluation(
                 e.plan().id(),
                 e.asOf(),
@@ -81,7 +83,7 @@ public final class EvaluationWriter {
                                 d.getValue().on(),
                                 d.getValue().early(),
                                 d.getValue().late(),
-                                d.getValue().how()))
+                                d.getValue().how().map(e::said)))
                         .toList(),
                 e.site()
                         .map(s -> new WeatherView(
@@ -93,7 +95,8 @@ public final class EvaluationWriter {
                                 s.forecast().issued(),
                                 e.years().map(y -> y.missingUntil(e.asOf())).orElse(0))),
                 e.calendar().stream()
-                        .map(d -> new DecisionView(d.what(), d.by(), d.step(), d.subject(), d.because(), d.figureId()))
+                        .map(d -> new DecisionView(
+                                d.what(), d.by(), d.step(), d.subject(), e.said(d.because()), d.figureId()))
                         .toList());
     }
 
@@ -108,8 +111,18 @@ public final class EvaluationWriter {
                 u.figure().map(Figure::id));
     }
 
-    /** A figure as it is read. */
+    /** A figure of an evaluation, written as everywhere else in it. */
+    public static FigureView figure(Figure f, Evaluated e) {
+        return figure(f, e.units(), e.context().farm().currency(), FigureTexts.of(e));
+    }
+
+    /** A figure as it is read where it stands alone. */
     public static FigureView figure(Figure f, UnitSystem units, String currency) {
+        return figure(f, units, currency, new FigureTexts(Map.of(), units));
+    }
+
+    /** A figure as it is read among those of its evaluation. */
+    static FigureView figure(Figure f, UnitSystem units, String currency, FigureTexts texts) {
         Unit shown = units.shown(f.unit());
         Band band = f.value().map(v -> f.unit().to(shown, v));
         double spread = band.high() - band.low();
@@ -118,9 +131,9 @@ public final class EvaluationWriter {
         boolean told = !low.equals(high);
         return new FigureView(
                 f.id(),
-                f.label(),
+                Said.in(f.label(), units, currency),
                 band.middle(),
-                Shown.text(band.middle(), shown, spread),
+                texts.text(f),
                 WorkingView.symbol(shown, currency),
                 f.origin(),
                 told ? Optional.of(low) : Optional.empty(),
@@ -214,10 +227,11 @@ public final class EvaluationWriter {
                 n.weight(),
                 n.step(),
                 n.subject(),
+                about(n.subject().split("/", 2)[0], e),
                 n.at(),
-                n.text(),
-                n.facts(),
-                n.wouldChange(),
+                e.said(n.text()),
+                n.facts().stream().map(e::said).toList(),
+                e.said(n.wouldChange()),
                 n.source().text(),
                 n.source().status(),
                 n.sure(),
@@ -227,6 +241,37 @@ public final class EvaluationWriter {
                                 && a.subject().equals(n.subject())
                                 && a.factsHash().equals(hash))
                         .findFirst());
+    }
+
+    /** The crop or cover of an id, named so that two of a plan are told apart. */
+    private static String about(String id, Evaluated e) {
+        Optional<String> crop = e.crops().stream()
+                .map(CropResult::crop)
+                .filter(c -> c.id().equals(id))
+                .findFirst()
+                .map(c -> c.crop().name() + year(c.harvested().or(c::planted)));
+        return crop.or(() -> e.covers().stream()
+                        .filter(c -> c.entry().id().equals(id))
+                        .findFirst()
+                        .map(c -> coverInPlace(c, e)))
+                .orElse("This field");
+    }
+
+    private static String coverInPlace(CoverResult c, Evaluated e) {
+        if (c.entry().place().relation().equals("into")) {
+            return "Cover in " + lower(about(c.entry().place().cropId(), e));
+        }
+        return c.next()
+                .map(n -> "Cover ahead of " + lower(n.crop().name()) + year(n.planted()))
+                .orElseGet(() -> "Cover after " + lower(about(c.entry().place().cropId(), e)));
+    }
+
+    private static String lower(String name) {
+        return name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
+    }
+
+    private static String year(Optional<LocalDate> day) {
+        return day.map(d -> " " + d.getYear()).orElse("");
     }
 
     private static List<LedgerLine> ledger(Evaluated e) {

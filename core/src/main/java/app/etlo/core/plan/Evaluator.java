@@ -264,6 +264,7 @@ public final class Evaluator {
                     cover.sown(),
                     cover.end(),
                     cover.components().stream().map(Component::species).toList(),
+                    sowing(entry),
                     cover.blend(),
                     cover.window(),
                     cover.useful(),
@@ -353,6 +354,7 @@ public final class Evaluator {
                     bench.map(b -> b.findings(components, knowledge)).orElse(Map.of()),
                     seedbed,
                     bench.map(b -> b.aliveAtEnd(components)).orElse(Map.of()),
+                    Map.of(),
                     MixUses.of(
                             context.field(),
                             entry,
@@ -464,6 +466,7 @@ public final class Evaluator {
                 keep(r.bulkKgHa());
                 keep(r.seedsM2());
                 keep(r.seedsNowM2());
+                keep(r.comesUpM2());
                 keep(r.seedKg());
                 keep(r.fieldKgHa());
                 keep(r.fieldSeedsM2());

@@ -12,6 +12,7 @@ import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.PlantKind;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.MixForecast;
+import app.etlo.core.mix.SeedRate;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.termination.Termination;
 import app.etlo.core.tillage.Pass;
@@ -29,9 +30,6 @@ import java.util.stream.Stream;
  * are turned into shares here; the simulation does not know them.
  */
 final class GroundEvents {
-    /** Live seeds of a drilled cover that become plants; Etlo's own round share until counts are kept. */
-    static final double EMERGES = 0.75;
-
     private static final double GM2_OF_KG_HA = 0.1;
     /** Nitrogen above this is given in two parts. */
     private static final double AT_ONCE_KG_HA = 60;
@@ -182,7 +180,7 @@ final class GroundEvents {
         return c.blend().map(b -> MixBench.sown(b.rates())).orElse(List.of());
     }
 
-    /** Of the live seeds of a drilled full rate so many come up; the more that other ways of sowing take are lost. */
+    /** Plants that come up; a mix's share of the full rate already allows for what its way of sowing loses. */
     private List<Sown> cover(Situation.Cover c, List<MixForecast.Sown> mix) {
         return c.sown().stream()
                 .flatMap(d -> mix.stream()
@@ -191,7 +189,7 @@ final class GroundEvents {
                                 d,
                                 Optional.of(m.species()),
                                 plant(knowledge, m.species()),
-                                EMERGES * seedsM2(m) / c.use().rateFactor(),
+                                SeedRate.EMERGES_PERCENT / 100 * seedsM2(m),
                                 c.use().onSurface())))
                 .toList();
     }

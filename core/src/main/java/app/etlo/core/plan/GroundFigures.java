@@ -137,12 +137,12 @@ final class GroundFigures {
                 Unit.PERCENT,
                 input(
                         "lying",
-                        "Spread of residue that lies, m2 on a m2",
+                        "Spread of residue that lies, area on area",
                         ground.course().ground(record, OfGround.LYING_SPREAD, year),
                         Unit.FRACTION),
                 input(
                         "standing",
-                        "Spread of residue that stands, m2 on a m2",
+                        "Spread of residue that stands, area on area",
                         ground.course().ground(record, OfGround.STANDING_SPREAD, year),
                         Unit.FRACTION));
         return banded(f, percent(ModelError.widen(around(years, f.middle()), ERROR_OF_GROUND)));

@@ -3,10 +3,15 @@ package app.etlo.core.plan;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.plan.Context.LotEntry;
+import app.etlo.core.quantity.NumberText;
+import app.etlo.core.quantity.NumberText.DecimalSign;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
+import app.etlo.core.quantity.UnitSystem;
 import java.io.IOException;
 import java.io.StringReader;
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -15,7 +20,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -24,8 +32,9 @@ import org.apache.commons.csv.CSVRecord;
 /**
  * Reads seed lots from a table as spreadsheets write it: first line the names of the columns (species, lot, purity %,
  * germination % are needed; the others are those that {@link #write} writes), then a lot a line. Separated by
- * commas, semicolons or tabs; decimals with point or comma; with or without a byte-order mark. A line that cannot be is told
- * by its number, and the others are read all the same.
+ * commas, semicolons or tabs; decimals with point or comma; with or without a byte-order mark. Price, bag and stock carry their unit in
+ * the name of the column: kg where none is named, or lb. A bad line is reported by its number, and the others are still read; a column
+ * that is not known is reported by its name.
  */
 public final class LotCsv {
     /** A spreadsheet takes a text that begins so for a formula, also behind a tab, a return or a blank, which it skips. */
@@ -34,35 +43,90 @@ public final class LotCsv {
     /** More lines than any seed store has lots. */
     public static final int MOST_LINES = 5000;
 
+    /** What stands behind a column's name: a sign of percent, a unit, words in brackets. */
+    private static final Pattern BEHIND = Pattern.compile("[\\s,_]*(\\(|\\[|%|/|,|\\bper\\b|\\b(kg|lbs?|t)\\b).*$");
+
+    private static final Pattern UNIT = Pattern.compile("(?<![a-z])(kg|lb|t)s?(?![a-z])");
+
+    private static final List<String> NUMBERS = List.of(
+            "purity",
+            "germination",
+            "hard seed",
+            "dormant",
+            "weed seed",
+            "seed count",
+            "price",
+            "cleaning",
+            "bag",
+            "stock");
+
+    private static final Set<String> KNOWN = Stream.concat(
+                    NUMBERS.stream(),
+                    Stream.of(
+                            "species",
+                            "lot",
+                            "germination includes hard seed",
+                            "noxious weeds",
+                            "treated with",
+                            "coated",
+                            "own grown",
+                            "hardiness",
+                            "tested",
+                            "inoculated",
+                            "supplier"))
+            .collect(Collectors.toUnmodifiableSet());
+
     private static final List<String> NEEDED = List.of("species", "lot", "purity", "germination");
 
     private final Knowledge knowledge;
     private final List<LotEntry> lots = new ArrayList<>();
     private final List<LineProblem> problems = new ArrayList<>();
+    private final Map<String, Column> columns = new HashMap<>();
+    private final List<String> unknown = new ArrayList<>();
+    private Optional<DecimalSign> sign;
+    private boolean twoWays;
 
-    private LotCsv(Knowledge knowledge) {
+    private LotCsv(Knowledge knowledge, Optional<DecimalSign> sign) {
         this.knowledge = knowledge;
+        this.sign = sign;
     }
+
+    /**
+     * A column of the table.
+     *
+     * @param unit what its name says of kg, lb or t; empty for kg
+     */
+    private record Column(int place, String unit) {}
 
     /** What is wrong with a line; the line of column names is line 1. */
     public record LineProblem(long line, String message) {}
 
-    /** The lots that can be, and the lines that cannot. */
-    public record Read(List<LotEntry> lots, List<LineProblem> problems) {}
+    /**
+     * The lots of the good lines, and what is wrong with the others.
+     *
+     * @param unknownColumns names of columns that Etlo does not know, and did not read
+     * @param decimalSignNeeded whether a number such as 1,200 can be read two ways, so that the decimal sign has to be given
+     */
+    public record Read(
+            List<LotEntry> lots, List<LineProblem> problems, List<String> unknownColumns, boolean decimalSignNeeded) {}
 
     /**
      * The lots of a table. Their ids are made from their species and name, so that the same table read twice gives the same.
      *
-     * @throws Refused when it is no such table, or has more than {@value #MOST_LINES} lines
+     * @param sign the table's decimal sign, where it was asked about
+     * @throws Refused when it is not such a table, or has more than {@value #MOST_LINES} lines
      */
-    public static Read read(String text, Knowledge knowledge) {
-        LotCsv csv = new LotCsv(knowledge);
+    public static Read read(String text, Knowledge knowledge, Optional<DecimalSign> sign) {
+        LotCsv csv = new LotCsv(knowledge, sign);
         csv.readAll(text.startsWith("\uFEFF") ? text.substring(1) : text);
-        return new Read(List.copyOf(csv.lots), List.copyOf(csv.problems));
+        return new Read(List.copyOf(csv.lots), List.copyOf(csv.problems), List.copyOf(csv.unknown), csv.twoWays);
     }
 
-    /** The lots as a table that {@link #read} takes again; prices per kg. */
-    public static String write(List<LotEntry> lots, Knowledge knowledge) {
+    /** The lots as a table that {@link #read} takes again, in kg or lb. */
+    public static String write(List<LotEntry> lots, Knowledge knowledge, UnitSystem system) {
+        Unit mass = system.shown(Unit.KILOGRAM);
+        Unit price = system.shown(Unit.MONEY_PER_KG);
+        String per = mass.symbol();
         StringBuilder text = new StringBuilder();
         try (CSVPrinter out = new CSVPrinter(text, CSVFormat.RFC4180)) {
             out.printRecord(
@@ -72,6 +136,7 @@ public final class LotCsv {
                     "germination %",
                     "hard seed %",
                     "germination includes hard seed",
+                    "seed count per " + per,
                     "dormant %",
                     "weed seed %",
                     "noxious weeds",
@@ -80,10 +145,10 @@ public final class LotCsv {
                     "own grown",
                     "hardiness",
                     "tested",
-                    "price per kg",
-                    "cleaning per kg",
-                    "bag kg",
-                    "stock kg",
+                    "price per " + per,
+                    "cleaning per " + per,
+                    "bag " + per,
+                    "stock " + per,
                     "inoculated",
                     "supplier");
             for (LotEntry l : lots) {
@@ -94,6 +159,9 @@ public final class LotCsv {
                         l.germinationPercent(),
                         l.hardSeedPercent().orElse(null),
                         said(l.germinationIncludesHardSeed()),
+                        l.seedCount()
+                                .map(q -> neat(q.in(system.shown(Unit.PER_KG))))
+                                .orElse(null),
                         l.dormantPercent().orElse(null),
                         l.weedSeedPercent().orElse(null),
                         plain(l.noxious().orElse("")),
@@ -102,10 +170,10 @@ public final class LotCsv {
                         said(l.ownGrown()),
                         l.hardiness().orElse(null),
                         l.testedOn().orElse(null),
-                        l.price().map(q -> q.in(Unit.MONEY_PER_KG)).orElse(null),
-                        l.cleaningCost().map(q -> q.in(Unit.MONEY_PER_KG)).orElse(null),
-                        l.bagSize().map(q -> q.in(Unit.KILOGRAM)).orElse(null),
-                        l.stock().map(q -> q.in(Unit.KILOGRAM)).orElse(null),
+                        l.price().map(q -> neat(q.in(price))).orElse(null),
+                        l.cleaningCost().map(q -> neat(q.in(price))).orElse(null),
+                        l.bagSize().map(q -> neat(q.in(mass))).orElse(null),
+                        l.stock().map(q -> neat(q.in(mass))).orElse(null),
                         said(l.inoculated()),
                         plain(l.supplier().orElse("")));
             }
@@ -113,6 +181,11 @@ public final class LotCsv {
             throw new java.io.UncheckedIOException(e);
         }
         return text.toString();
+    }
+
+    /** Without the digits that only the change of unit made. */
+    private static double neat(double v) {
+        return BigDecimal.valueOf(v).round(new MathContext(9)).doubleValue();
     }
 
     private static String said(Optional<Boolean> yes) {
@@ -136,41 +209,58 @@ public final class LotCsv {
                 .setIgnoreEmptyLines(true)
                 .setTrim(true)
                 .get();
-        Map<String, Integer> columns = new HashMap<>();
+        List<CSVRecord> lines = new ArrayList<>();
+        List<Long> numbers = new ArrayList<>();
         try (var parser = format.parse(new StringReader(text))) {
             for (CSVRecord line : parser) {
-                if (columns.isEmpty()) {
-                    head(line, columns);
-                } else if (lots.size() + problems.size() >= MOST_LINES) {
-                    throw new Refused("", "over " + MOST_LINES + " lines: this is no table of seed lots");
-                } else {
-                    lot(line, columns, parser.getCurrentLineNumber());
+                if (lines.size() > MOST_LINES) {
+                    throw new Refused("", "over " + MOST_LINES + " lines: this is not a table of seed lots");
                 }
+                lines.add(line);
+                numbers.add(parser.getCurrentLineNumber());
             }
         } catch (IOException | IllegalStateException | java.io.UncheckedIOException e) {
             throw new Refused("", "this table cannot be read: a quotation mark is not closed");
         }
+        head(lines.get(0));
+        // a table separated by commas writes its decimals with points
+        sign = sign.or(() -> separator == ',' ? Optional.of(DecimalSign.POINT) : NumberText.signOf(figures(lines)));
+        for (int i = 1; i < lines.size(); i++) {
+            lot(lines.get(i), numbers.get(i));
+        }
     }
 
-    private static void head(CSVRecord line, Map<String, Integer> columns) {
+    private List<String> figures(List<CSVRecord> lines) {
+        return lines.stream()
+                .skip(1)
+                .flatMap(line -> NUMBERS.stream().flatMap(n -> cell(line, n).stream()))
+                .map(t -> t.replace("%", ""))
+                .toList();
+    }
+
+    private void head(CSVRecord line) {
         for (int i = 0; i < line.size(); i++) {
-            String name = line.get(i)
-                    .toLowerCase(Locale.ROOT)
-                    .replaceAll("\\s*[%(].*| per kg$| kg$", "")
-                    .strip();
-            columns.putIfAbsent(name, i);
+            String written =
+                    line.get(i).toLowerCase(Locale.ROOT).replace('_', ' ').strip();
+            String name = BEHIND.matcher(written).replaceFirst("").strip();
+            if (KNOWN.contains(name)) {
+                Matcher unit = UNIT.matcher(written);
+                columns.putIfAbsent(name, new Column(i, unit.find() ? unit.group(1) : "kg"));
+            } else if (!written.isEmpty()) {
+                unknown.add(shortly(line.get(i)));
+            }
         }
         NEEDED.stream().filter(n -> !columns.containsKey(n)).findFirst().ifPresent(n -> {
             throw new Refused("", "the column '" + n + "' is missing in line 1");
         });
     }
 
-    private void lot(CSVRecord line, Map<String, Integer> columns, long number) {
+    private void lot(CSVRecord line, long number) {
         try {
-            LotEntry lot = entry(line, columns);
+            LotEntry lot = entry(line);
             ContextCheck.lot(lot, knowledge);
             if (lots.stream().anyMatch(l -> l.id().equals(lot.id()))) {
-                throw new Refused("", "this lot stands in the table twice");
+                throw new Refused("", "this lot is in the table twice");
             }
             lots.add(lot);
         } catch (Refused e) {
@@ -182,45 +272,71 @@ public final class LotCsv {
         }
     }
 
-    private LotEntry entry(CSVRecord line, Map<String, Integer> columns) {
-        String named = cell(line, columns, "species").orElse("");
+    private LotEntry entry(CSVRecord line) {
+        String named = cell(line, "species").orElse("");
         String species = knowledge.species().all().stream()
                 .filter(s -> named.equalsIgnoreCase(s.name())
                         || named.equalsIgnoreCase(s.id())
                         || named.equalsIgnoreCase(s.botanical()))
                 .findFirst()
                 .map(Species::id)
-                .orElseThrow(() -> new Refused("/species", "'" + shortly(named) + "' is no species of the library"));
-        String label = cell(line, columns, "lot").orElse("");
+                .orElseThrow(() -> new Refused("/species", "'" + shortly(named) + "' is not a species of the library"));
+        String label = cell(line, "lot").orElse("");
         String id = "csv-" + species + "-" + label.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
         return new LotEntry(
                 id.substring(0, Math.min(64, id.length())),
                 species,
                 label,
-                number(line, columns, "purity").orElseThrow(() -> new Refused("/purityPercent", "is missing")),
-                number(line, columns, "germination")
-                        .orElseThrow(() -> new Refused("/germinationPercent", "is missing")),
-                number(line, columns, "hard seed"),
-                yes(line, columns, "germination includes hard seed"),
-                Optional.empty(),
-                cell(line, columns, "tested").map(LotCsv::day),
-                number(line, columns, "price").map(v -> new Quantity(v, Unit.MONEY_PER_KG)),
-                number(line, columns, "bag").map(kg -> new Quantity(kg, Unit.KILOGRAM)),
-                yes(line, columns, "inoculated"),
-                cell(line, columns, "supplier"),
-                number(line, columns, "stock").map(kg -> new Quantity(kg, Unit.KILOGRAM)),
-                number(line, columns, "dormant"),
-                number(line, columns, "weed seed"),
-                cell(line, columns, "noxious weeds"),
-                cell(line, columns, "treated with"),
-                yes(line, columns, "coated"),
-                yes(line, columns, "own grown"),
-                number(line, columns, "cleaning").map(v -> new Quantity(v, Unit.MONEY_PER_KG)),
-                cell(line, columns, "hardiness").map(t -> t.toLowerCase(Locale.ROOT)));
+                number(line, "purity").orElseThrow(() -> new Refused("/purityPercent", "is missing")),
+                number(line, "germination").orElseThrow(() -> new Refused("/germinationPercent", "is missing")),
+                number(line, "hard seed"),
+                yes(line, "germination includes hard seed"),
+                number(line, "seed count")
+                        .map(v -> new Quantity(v, unitOf("seed count").equals("lb") ? Unit.PER_LB : Unit.PER_KG)),
+                cell(line, "tested").map(LotCsv::day),
+                price(line, "price"),
+                mass(line, "bag"),
+                yes(line, "inoculated"),
+                cell(line, "supplier"),
+                mass(line, "stock"),
+                number(line, "dormant"),
+                number(line, "weed seed"),
+                cell(line, "noxious weeds"),
+                cell(line, "treated with"),
+                yes(line, "coated"),
+                yes(line, "own grown"),
+                price(line, "cleaning"),
+                cell(line, "hardiness").map(t -> t.toLowerCase(Locale.ROOT)));
     }
 
-    private static Optional<Boolean> yes(CSVRecord line, Map<String, Integer> columns, String column) {
-        return cell(line, columns, column)
+    private Optional<Quantity> price(CSVRecord line, String column) {
+        return number(line, column)
+                .map(v -> new Quantity(
+                        v,
+                        switch (unitOf(column)) {
+                            case "lb" -> Unit.MONEY_PER_LB;
+                            case "t" -> Unit.MONEY_PER_T;
+                            default -> Unit.MONEY_PER_KG;
+                        }));
+    }
+
+    private String unitOf(String column) {
+        return columns.get(column).unit();
+    }
+
+    private Optional<Quantity> mass(CSVRecord line, String column) {
+        return number(line, column)
+                .map(v -> new Quantity(
+                        v,
+                        switch (unitOf(column)) {
+                            case "lb" -> Unit.POUND;
+                            case "t" -> Unit.TONNE;
+                            default -> Unit.KILOGRAM;
+                        }));
+    }
+
+    private Optional<Boolean> yes(CSVRecord line, String column) {
+        return cell(line, column)
                 .map(t -> t.toLowerCase(Locale.ROOT))
                 .filter(t -> !t.equals("no"))
                 .map(t -> {
@@ -239,21 +355,29 @@ public final class LotCsv {
         }
     }
 
-    private static Optional<Double> number(CSVRecord line, Map<String, Integer> columns, String column) {
-        return cell(line, columns, column).map(text -> {
-            String plain = text.replace("%", "").strip().replace(',', '.');
-            if (!plain.matches("-?\\d{1,9}(\\.\\d{1,9})?")) {
-                throw new Refused("/" + column, "'" + shortly(text) + "' is no number");
+    private Optional<Double> number(CSVRecord line, String column) {
+        return cell(line, column).map(text -> {
+            NumberText.Read read = NumberText.read(text.replace("%", ""), sign);
+            if (read instanceof NumberText.Read.Number n && Math.abs(n.value()) < 1e9) {
+                return n.value();
             }
-            return Double.valueOf(plain);
+            if (read instanceof NumberText.Read.Either e) {
+                twoWays = true;
+                throw new Refused("/" + column, "'" + text + "' can be " + plain(e.grouped()) + " or " + e.decimal());
+            }
+            throw new Refused("/" + column, "'" + shortly(text) + "' is not a number");
         });
     }
 
-    private static Optional<String> cell(CSVRecord line, Map<String, Integer> columns, String column) {
-        Integer i = columns.get(column);
-        return i == null || i >= line.size()
+    private static String plain(double whole) {
+        return String.valueOf(Math.round(whole));
+    }
+
+    private Optional<String> cell(CSVRecord line, String column) {
+        Column c = columns.get(column);
+        return c == null || c.place() >= line.size()
                 ? Optional.empty()
-                : Optional.of(line.get(i)).filter(t -> !t.isEmpty());
+                : Optional.of(line.get(c.place())).filter(t -> !t.isEmpty());
     }
 
     private static String shortly(String text) {

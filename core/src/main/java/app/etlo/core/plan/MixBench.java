@@ -2,6 +2,7 @@ package app.etlo.core.plan;
 
 import app.etlo.core.field.SoilProfile;
 import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.CompetitionForecast;
 import app.etlo.core.mix.Component;
 import app.etlo.core.mix.Finding;
@@ -121,15 +122,24 @@ public record MixBench(MixForecast forecast, MixPlace place) {
         return MixOutlook.of(prefix, sown(rates), forecast, place);
     }
 
-    /** The species of a mix by their shares of the full rate over the whole field. */
+    /** The species of a mix over the whole field, as shares of the plants that a drilled full rate brings up. */
     static List<Sown> sown(List<SeedRate> rates) {
         return rates.stream()
                 .map(r -> new Sown(
                         r.component().species(),
                         r.component().zone().share().middle()
                                 / 100
-                                * r.plsKgHa().middle()
-                                / r.component().species().fullRateKgHa().middle()))
+                                * r.comesUpM2().middle()
+                                / fullStandM2(r)))
                 .toList();
+    }
+
+    private static double fullStandM2(SeedRate r) {
+        Species s = r.component().species();
+        return SeedRate.EMERGES_PERCENT
+                / 100
+                * s.fullRateKgHa().middle()
+                * s.seedsPerKg().middle()
+                / 1e4;
     }
 }

@@ -2,6 +2,7 @@ package app.etlo.core.plan;
 
 import app.etlo.core.knowledge.Group;
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.knowledge.Use;
 import app.etlo.core.mix.AimDelivery;
 import app.etlo.core.mix.Bounds;
 import app.etlo.core.mix.MixDesigner;
@@ -9,7 +10,6 @@ import app.etlo.core.mix.MixDesigner.Binding;
 import app.etlo.core.mix.MixDesigner.Proposal;
 import app.etlo.core.mix.MixProgram.Wish;
 import app.etlo.core.mix.MixWishes;
-import app.etlo.core.mix.SeedLot;
 import app.etlo.core.plan.Context.LotEntry;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Shown;
@@ -29,7 +29,11 @@ public final class MixProposals {
     public static final int POINTS = 10;
 
     private final Evaluated e;
+    /** Searches under a ceiling of cost: whole bags can make a mix dearer than the search counts. */
+    private static final int TRIES = 6;
+
     private final MixDesigner designer;
+    private final MixCost cost;
     private final String coverId;
     private final UnitSystem units;
 
@@ -68,7 +72,8 @@ public final class MixProposals {
     public record Proposed(Optional<MixView> mix, List<String> conflict) {}
 
     /**
-     * @param cost per area, in the farm's units
+     * @param cost of what is bought per area, in the farm's units: with waste, in whole bags
+     * @param costNote which species are counted at the library's price, which is no price of the farm
      * @param score what each aim gets over the most that one species alone gives it, by the aims' weights
      * @param missed aims that fall short once the species compete
      * @param proved whether no better mix exists for the linear programme
@@ -78,6 +83,7 @@ public final class MixProposals {
             double cost,
             String costText,
             String costUnit,
+            Optional<String> costNote,
             double score,
             List<AmountView> aims,
             List<BindingView> binding,
@@ -85,7 +91,10 @@ public final class MixProposals {
             int rounds,
             boolean proved) {}
 
-    public record ShareView(String species, String name, Group group, double percent) {}
+    /**
+     * @param lotId the lot its cost is computed from
+     */
+    public record ShareView(String species, String name, Group group, double percent, Optional<String> lotId) {}
 
     public record AmountView(String aim, double value, String text, String unit) {}
 
@@ -105,39 +114,54 @@ public final class MixProposals {
         this.coverId = coverId;
         this.units = e.units();
         MixBench bench = Candidates.bench(e, coverId);
-        double areaHa = e.figures().get("field/area").in(Unit.HECTARE);
-        Map<String, Double> price = new LinkedHashMap<>();
-        Map<String, Double> stock = new LinkedHashMap<>();
-        for (LotEntry lot : lots) {
-            SeedLot l = LotSeed.of(lot);
-            double pls = l.purity() * l.liveOnTag();
-            l.price().ifPresent(p -> price.merge(lot.species(), p.in(Unit.MONEY_PER_KG) / pls, Math::min));
-            double free = freeKg.getOrDefault(lot.id(), lot.stockKg());
-            stock.merge(lot.species(), free * pls / Math.max(0.01, areaHa), Double::sum);
-        }
-        double factor = e.plan().operations().stream()
-                .filter(o -> o.kind().equals("sow") && o.subject().equals(Optional.of(coverId)))
-                .flatMap(o -> o.params().stream())
-                .flatMap(p -> p.method().stream())
-                .findFirst()
-                .map(m -> e.knowledge().sowingMethods().get(m).rateFactor())
-                .orElse(1.0);
-        this.designer = new MixDesigner(
-                bench.forecast(),
-                bench.place(),
-                Candidates.judged(e, coverId, bench),
-                new MixDesigner.Seed(price, stock, factor));
+        this.cost = new MixCost(
+                e,
+                e.covers().stream()
+                        .filter(c -> c.entry().id().equals(coverId))
+                        .findFirst()
+                        .orElseThrow(),
+                lots,
+                freeKg);
+        this.designer =
+                new MixDesigner(bench.forecast(), bench.place(), Candidates.judged(e, coverId, bench), cost.seed());
     }
 
     /** The best mix within the wishes, or which of them cannot all hold. */
     public Proposed propose(WishesEntry wishes) {
         MixWishes read = read(wishes);
-        Optional<Proposal> found = designer.propose(read);
-        return new Proposed(
-                found.map(this::view),
-                found.isPresent()
-                        ? List.of()
-                        : designer.conflict(read).stream().map(this::words).toList());
+        Optional<Proposal> found = underCeiling(read);
+        return new Proposed(found.map(p -> view(p, read.stockFirst())), found.isPresent() ? List.of() : conflict(read));
+    }
+
+    private List<String> conflict(MixWishes read) {
+        List<String> found = designer.conflict(read).stream().map(this::words).toList();
+        return found.isEmpty()
+                ? List.of(read.cost()
+                        .map(c -> "seed cost at most " + say(c, Unit.MONEY_PER_HA) + ", in whole bags")
+                        .orElse("whole bags"))
+                : found;
+    }
+
+    /** The search is told a lower ceiling until what is bought, in whole bags, stays under the one that was asked for. */
+    private Optional<Proposal> underCeiling(MixWishes asked) {
+        MixWishes searched = asked;
+        for (int i = 0; i < TRIES; i++) {
+            Optional<Proposal> found = designer.propose(searched);
+            if (found.isEmpty() || asked.cost().isEmpty()) {
+                return found;
+            }
+            double over = cost.perHa(found.get().shares(), asked.stockFirst())
+                    - asked.cost().get();
+            if (over <= 1e-6) {
+                return found;
+            }
+            double lower = Math.min(searched.cost().orElseThrow(), found.get().cost()) - over;
+            if (lower <= 0) {
+                return Optional.empty();
+            }
+            searched = searched.costing(lower);
+        }
+        return Optional.empty();
     }
 
     /**
@@ -151,7 +175,8 @@ public final class MixProposals {
 
     /** Cost against what the aims get, each point told as soon as it is found. */
     public void frontier(WishesEntry wishes, Consumer<MixView> told) {
-        designer.frontier(read(wishes), POINTS, p -> told.accept(view(p)));
+        MixWishes read = read(wishes);
+        designer.frontier(read, POINTS, p -> told.accept(view(p, read.stockFirst())));
     }
 
     /** The cover's own mix, measured as the proposals are; empty while it has no rate. */
@@ -166,7 +191,13 @@ public final class MixProposals {
                                 / r.component().species().fullRateKgHa().middle(),
                         (a, b) -> a,
                         LinkedHashMap::new));
-        return shares.isEmpty() ? Optional.empty() : Optional.of(view(designer.own(shares)));
+        return shares.isEmpty()
+                ? Optional.empty()
+                : Optional.of(view(
+                        designer.own(shares),
+                        Optional.ofNullable(e.figures().get("mix/" + coverId + "/costPerHa"))
+                                .map(f -> f.in(Unit.MONEY_PER_HA))
+                                .orElseGet(() -> cost.perHa(shares, false))));
     }
 
     private MixWishes read(WishesEntry w) {
@@ -225,7 +256,11 @@ public final class MixProposals {
         return found;
     }
 
-    private MixView view(Proposal p) {
+    private MixView view(Proposal p, boolean fromStock) {
+        return view(p, cost.perHa(p.shares(), fromStock));
+    }
+
+    private MixView view(Proposal p, double perHa) {
         Unit money = units.shown(Unit.MONEY_PER_HA);
         return new MixView(
                 p.shares().entrySet().stream()
@@ -235,15 +270,17 @@ public final class MixProposals {
                                     species.id(),
                                     species.name(),
                                     species.group(),
-                                    Math.round(s.getValue() * 1000) / 10.0);
+                                    Math.round(s.getValue() * 1000) / 10.0,
+                                    cost.lotOf(species.id()));
                         })
                         .sorted((a, b) -> a.group() == b.group()
                                 ? Double.compare(b.percent(), a.percent())
                                 : a.group().compareTo(b.group()))
                         .toList(),
-                Unit.MONEY_PER_HA.to(money, p.cost()),
-                Shown.text(Unit.MONEY_PER_HA.to(money, p.cost()), money),
+                Unit.MONEY_PER_HA.to(money, perHa),
+                Shown.text(Unit.MONEY_PER_HA.to(money, perHa), money),
                 money.symbol().replace("¤", e.context().farm().currency()),
+                costNote(p),
                 p.score(),
                 p.aims().entrySet().stream()
                         .map(a -> amount(a.getKey(), a.getValue()))
@@ -254,6 +291,14 @@ public final class MixProposals {
                 p.missed().stream().map(a -> e.knowledge().aims().get(a).name()).toList(),
                 p.rounds(),
                 p.proved());
+    }
+
+    private Optional<String> costNote(Proposal p) {
+        List<String> names = cost.unpriced(p.shares().keySet());
+        return names.isEmpty()
+                ? Optional.empty()
+                : Optional.of("No priced lot for " + String.join(", ", names) + ": counted at the library's price, "
+                        + Use.PRICE_CURRENCY + " of " + Use.PRICE_YEAR + ", not at yours.");
     }
 
     private AmountView amount(String aim, double value) {
@@ -268,6 +313,9 @@ public final class MixProposals {
         String id = w.id();
         if (id.equals("cost")) {
             return "seed cost at most " + say(w.bound(), Unit.MONEY_PER_HA);
+        }
+        if (id.equals("seeds")) {
+            return "live seeds " + end + say(w.bound(), Unit.PER_M2);
         }
         if (id.startsWith("aim/")) {
             return w.words() + " " + say(w.bound(), AimDelivery.unit(id.substring(4)));

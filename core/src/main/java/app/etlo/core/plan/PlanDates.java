@@ -5,7 +5,9 @@ import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.PlanDocument.CountedBackEntry;
 import app.etlo.core.plan.PlanDocument.DegreeDaysEntry;
 import app.etlo.core.plan.PlanDocument.OperationEntry;
+import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.Shown;
+import app.etlo.core.quantity.Unit;
 import app.etlo.core.weather.DegreeDays;
 import app.etlo.core.weather.Percentiles;
 import app.etlo.core.weather.YearsAhead;
@@ -72,8 +74,7 @@ final class PlanDates {
         if (sum <= 0) {
             return Optional.empty();
         }
-        String what =
-                Shown.text(sum, app.etlo.core.quantity.Unit.DEGREE_DAY_C) + " °C d after planting, " + method.words();
+        String what = Said.of(sum, Unit.DEGREE_DAY_C) + " after planting, " + method.words();
         Optional<Percentiles> days = years.map(y -> Percentiles.of(y.daysTo(method, planted.get(), sum)));
         if (days.filter(p -> Double.isFinite(p.at(0.5))).isEmpty()) {
             return Optional.of(new DatedBy(

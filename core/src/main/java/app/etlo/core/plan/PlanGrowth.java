@@ -2,12 +2,14 @@ package app.etlo.core.plan;
 
 import app.etlo.core.advice.Situation;
 import app.etlo.core.field.SoilProfile;
+import app.etlo.core.ground.GroundCourse.OfPlant;
 import app.etlo.core.ground.GroundMemory;
 import app.etlo.core.ground.GroundRun;
 import app.etlo.core.ground.GroundSoil;
 import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.ground.GroundWeather;
 import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.mix.Component;
 import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.nitrogen.Need;
@@ -23,6 +25,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** Grows a plan: its ground over the weather years, brought nearer to field checks, and what each cover's mix comes to in it. */
@@ -184,7 +187,28 @@ final class PlanGrowth {
         benches.put(cover.id(), by);
         Optional<MixOutlook> outlook = cover.blend().flatMap(m -> by.outlook("mix/" + cover.id(), m.rates()));
         outlook.ifPresent(o -> o.figures().forEach(f -> figures.put(f.id(), f)));
-        return Situation.grown(cover, outlook);
+        return Situation.grown(
+                cover,
+                outlook,
+                ground.filter(g -> cover.sown().filter(this::inTime).isPresent())
+                        .map(g -> rootedM(g, cover))
+                        .orElse(Map.of()));
+    }
+
+    private static Map<String, Double> rootedM(PlanGround g, Situation.Cover cover) {
+        Map<String, Double> deepest = new LinkedHashMap<>();
+        cover.components().stream()
+                .map(Component::species)
+                .filter(s -> s.taproot() && g.has(cover.id(), s.id()))
+                .forEach(s -> {
+                    int plant = g.plant(cover.id(), s.id());
+                    double most = IntStream.range(0, g.course().records())
+                            .mapToDouble(r -> g.band(r, plant, OfPlant.ROOT_M).high())
+                            .max()
+                            .orElse(0);
+                    deepest.put(s.id(), most);
+                });
+        return deepest;
     }
 
     private static GrownMix grownMix(PlanGround g, String coverId, List<Sown> mix, LocalDate last) {

@@ -11,6 +11,7 @@ import app.etlo.core.rotation.Window;
 import app.etlo.core.rotation.WindowKind;
 import app.etlo.core.rotation.WindowOffer;
 import app.etlo.core.weather.SoilWater;
+import app.etlo.core.weather.WaterUse;
 import app.etlo.core.weather.YearsAhead;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -63,7 +64,10 @@ final class PlanWindows {
             List<SoilWater.Course> water = IntStream.range(0, ahead.count())
                     .mapToObj(y -> SoilWater.course(soil, ahead, y, ground, evapotranspirationScale))
                     .toList();
-            return new WindowOffer(ahead, water);
+            List<SoilWater.Course> grass = IntStream.range(0, ahead.count())
+                    .mapToObj(y -> SoilWater.course(soil, ahead, y, d -> WaterUse.GRASS, evapotranspirationScale))
+                    .toList();
+            return new WindowOffer(ahead, water, grass);
         });
     }
 

@@ -92,7 +92,12 @@ public final class Sensitivities {
             new Knob("plants that come up", "× 0.7", "× 1.15", v -> v.emergence(0.7), v -> v.emergence(1.15)),
             new Knob("use of light", "× 0.88", "× 1.12", v -> v.lightUse(0.88), v -> v.lightUse(1.12)),
             new Knob("degree days to bloom", "× 0.9", "× 1.1", v -> v.toFlower(0.9), v -> v.toFlower(1.1)),
-            new Knob("hardiness", "2 °C hardier", "2 °C tenderer", v -> v.hardiness(-2), v -> v.hardiness(2)),
+            new Knob(
+                    "hardiness",
+                    "2 °C (3.6 °F) hardier",
+                    "2 °C (3.6 °F) tenderer",
+                    v -> v.hardiness(-2),
+                    v -> v.hardiness(2)),
             new Knob("nitrogen from humus", "× 0.7", "× 1.3", v -> v.humus(0.7), v -> v.humus(1.3)),
             new Knob("nitrate at the start", "× 0.5", "× 1.6", v -> v.nitrate(0.5), v -> v.nitrate(1.6)),
             new Knob(
@@ -143,7 +148,7 @@ public final class Sensitivities {
         boolean derived = restsOnDerived(usual, figureId);
         Sure sure = derived ? width.less() : width;
         return Optional.of(new SensitivityView(
-                EvaluationWriter.figure(figure, usual.units(), context.farm().currency()),
+                EvaluationWriter.figure(figure, usual),
                 sure,
                 derived ? width.words + DERIVED : width.words,
                 SPANS.text(),

@@ -1,6 +1,8 @@
 package app.etlo.core.plan;
 
 import app.etlo.core.plan.FieldEntry.SoilTest;
+import app.etlo.core.quantity.NumberText;
+import app.etlo.core.quantity.NumberText.DecimalSign;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import java.io.IOException;
@@ -26,6 +28,9 @@ import org.apache.commons.csv.CSVRecord;
 public final class SoilTestCsv {
     private static final int MOST_LINES = 2000;
     private static final int MOST_PROBLEMS = 100;
+    private static final Pattern INCHES = Pattern.compile("\\b(in|inch|inches)\\b", Pattern.CASE_INSENSITIVE);
+    /** Amounts by area, which are not the concentrations that a test holds. */
+    private static final Pattern BY_AREA = Pattern.compile("lbs?\\b|kg\\s*/\\s*ha", Pattern.CASE_INSENSITIVE);
 
     /** What a soil test holds, and by which names laboratories call it. */
     private static final Map<String, Pattern> NAMES = names();
@@ -34,7 +39,12 @@ public final class SoilTestCsv {
     private final List<SoilTest> tests = new ArrayList<>();
     private final List<CellProblem> problems = new ArrayList<>();
 
-    private SoilTestCsv() {}
+    private Optional<DecimalSign> sign;
+    private boolean twoWays;
+
+    private SoilTestCsv(Optional<DecimalSign> sign) {
+        this.sign = sign;
+    }
 
     /**
      * What is wrong with a line.
@@ -50,13 +60,15 @@ public final class SoilTestCsv {
      * @param header the names of the columns
      * @param mapping which column each value was taken from
      * @param needed values that a test cannot do without and no column gives
+     * @param decimalSignNeeded whether a number such as 1,200 can be read two ways, so that the decimal sign has to be given
      */
     public record SoilTestTable(
             List<String> header,
             Map<String, String> mapping,
             List<String> needed,
             List<SoilTest> tests,
-            List<CellProblem> problems) {}
+            List<CellProblem> problems,
+            boolean decimalSignNeeded) {}
 
     private static Map<String, Pattern> names() {
         Map<String, Pattern> found = new LinkedHashMap<>();
@@ -79,10 +91,11 @@ public final class SoilTestCsv {
      * The tests of a table.
      *
      * @param mapping value to the name of its column, for what is not to be guessed; an empty name leaves the value out
-     * @throws Refused when it is no table
+     * @param sign the table's decimal sign, where it was asked about
+     * @throws Refused when it is not a table
      */
-    public static SoilTestTable read(String text, Map<String, String> mapping) {
-        return new SoilTestCsv().all(text.startsWith("\uFEFF") ? text.substring(1) : text, mapping);
+    public static SoilTestTable read(String text, Map<String, String> mapping, Optional<DecimalSign> sign) {
+        return new SoilTestCsv(sign).all(text.startsWith("\uFEFF") ? text.substring(1) : text, mapping);
     }
 
     private SoilTestTable all(String text, Map<String, String> mapping) {
@@ -98,19 +111,26 @@ public final class SoilTestCsv {
                 .setTrim(true)
                 .get();
         List<String> header = new ArrayList<>();
+        List<CSVRecord> records = new ArrayList<>();
+        List<Long> numbers = new ArrayList<>();
         try (var parser = format.parse(new StringReader(text))) {
             for (CSVRecord r : parser) {
-                if (header.isEmpty()) {
-                    header.addAll(r.toList());
-                    map(header, mapping);
-                } else if (r.getRecordNumber() > MOST_LINES) {
-                    throw new Refused("/file", "over " + MOST_LINES + " lines: this is no table of one field's tests");
-                } else {
-                    line(r, parser.getCurrentLineNumber(), header);
+                if (records.size() > MOST_LINES) {
+                    throw new Refused(
+                            "/file", "over " + MOST_LINES + " lines: this is not a table of one field's tests");
                 }
+                records.add(r);
+                numbers.add(parser.getCurrentLineNumber());
             }
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
             throw new Refused("/file", "this table cannot be read: a quotation mark is not closed");
+        }
+        header.addAll(records.get(0).toList());
+        map(header, mapping);
+        // a table separated by commas writes its decimals with points
+        sign = sign.or(() -> between == ',' ? Optional.of(DecimalSign.POINT) : NumberText.signOf(figures(records)));
+        for (int i = 1; i < records.size(); i++) {
+            line(records.get(i), numbers.get(i), header);
         }
         Map<String, String> taken = new LinkedHashMap<>();
         columns.forEach((value, i) -> taken.put(value, header.get(i)));
@@ -119,7 +139,22 @@ public final class SoilTestCsv {
                 taken,
                 columns.containsKey("date") ? List.of() : List.of("date"),
                 List.copyOf(tests),
-                List.copyOf(problems));
+                List.copyOf(problems),
+                twoWays);
+    }
+
+    private List<String> figures(List<CSVRecord> records) {
+        return records.stream()
+                .skip(1)
+                .flatMap(r ->
+                        NAMES.keySet().stream().filter(v -> !v.equals("date")).flatMap(v -> cell(r, v).stream()))
+                .map(SoilTestCsv::bare)
+                .toList();
+    }
+
+    /** A number without the unit that some laboratories write behind it. */
+    private static String bare(String text) {
+        return text.replace("%", "").replace("cm", "").strip();
     }
 
     private void map(List<String> header, Map<String, String> mapping) {
@@ -140,7 +175,9 @@ public final class SoilTestCsv {
                         .toLowerCase(Locale.ROOT)
                         .replaceAll("[(\\[%_].*", "")
                         .strip();
-                if (value.getValue().matcher(plain).matches() && !columns.containsValue(i)) {
+                if (value.getValue().matcher(plain).matches()
+                        && !columns.containsValue(i)
+                        && !BY_AREA.matcher(header.get(i)).find()) {
                     columns.put(value.getKey(), i);
                     break;
                 }
@@ -159,7 +196,7 @@ public final class SoilTestCsv {
         }
         SoilTest test = new SoilTest(
                 date.get(),
-                value(r, number, header, "depth", 1, 300).map(v -> new Quantity(v, Unit.CENTIMETRE)),
+                depth(r, number, header),
                 value(r, number, header, "ph", 2, 11),
                 value(r, number, header, "organicMatter", 0, 100),
                 value(r, number, header, "phosphorus", 0, 5000),
@@ -168,6 +205,15 @@ public final class SoilTestCsv {
         if (problems.size() == before) {
             tests.add(test);
         }
+    }
+
+    private Optional<Quantity> depth(CSVRecord r, long number, List<String> header) {
+        boolean inches = Optional.ofNullable(columns.get("depth"))
+                .map(i -> INCHES.matcher(header.get(i)).find())
+                .orElse(false);
+        return inches
+                ? value(r, number, header, "depth", 0.5, 120).map(v -> new Quantity(v, Unit.INCH))
+                : value(r, number, header, "depth", 1, 300).map(v -> new Quantity(v, Unit.CENTIMETRE));
     }
 
     private Optional<LocalDate> day(String text, long number, List<String> header) {
@@ -185,15 +231,20 @@ public final class SoilTestCsv {
         if (text.isEmpty()) {
             return Optional.empty();
         }
-        String plain = text.get().replace("%", "").replace("cm", "").strip().replace(',', '.');
         String column = header.get(columns.get(value));
-        if (!plain.matches("-?\\d{1,9}(\\.\\d{1,9})?")) {
-            problem(number, column, "'" + shortly(text.get()) + "' is no number");
+        NumberText.Read read = NumberText.read(bare(text.get()), sign);
+        if (read instanceof NumberText.Read.Either e) {
+            twoWays = true;
+            problem(number, column, "'" + text.get() + "' can be " + Math.round(e.grouped()) + " or " + e.decimal());
             return Optional.empty();
         }
-        double v = Double.parseDouble(plain);
+        if (!(read instanceof NumberText.Read.Number found)) {
+            problem(number, column, "'" + shortly(text.get()) + "' is not a number");
+            return Optional.empty();
+        }
+        double v = found.value();
         if (v < low || v > high) {
-            problem(number, column, plain + " cannot be; from " + (long) low + " to " + (long) high);
+            problem(number, column, shortly(text.get()) + " cannot be; from " + (long) low + " to " + (long) high);
             return Optional.empty();
         }
         return Optional.of(v);

@@ -1,6 +1,5 @@
 package app.etlo.core.plan;
 
-import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Figure;
 import app.etlo.core.working.Input;
@@ -9,11 +8,12 @@ import app.etlo.core.working.Source;
 import app.etlo.core.working.Working;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
- * The working of one figure: evaluating {@code expression} over the inputs' values gives {@code result}.
+ * The working of one figure: evaluating {@code expression} over the texts of the inputs gives {@code resultText}.
  *
- * @param result in {@code unit}, the unit the rule is published in; the figure itself may be read in another
+ * @param result in {@code unit}: the farm's, or where the rule cannot be written in it, that in which it is published
  */
 public record WorkingView(
         Evaluation.FigureView figure,
@@ -28,6 +28,7 @@ public record WorkingView(
         String remark) {
 
     /**
+     * @param also the number in the farm's units, where the rule is shown in those it was published in
      * @param from where the number came from
      * @param figureId set when the input has a working of its own
      */
@@ -39,39 +40,50 @@ public record WorkingView(
             double high,
             String text,
             String unit,
+            Optional<String> also,
             Origin origin,
             String from,
             Optional<String> figureId) {
-        static InputView of(Input i, String currency) {
+        static InputView of(Input i, ReadableWorking.Line line, Evaluated e) {
             return new InputView(
                     i.symbol(),
-                    i.label(),
-                    i.value().middle(),
-                    i.value().low(),
-                    i.value().high(),
-                    Shown.text(i.value().middle(), i.unit()),
-                    WorkingView.symbol(i.unit(), currency),
+                    e.said(i.label()),
+                    i.unit().to(line.unit(), i.value().middle()),
+                    i.unit().to(line.unit(), i.value().low()),
+                    i.unit().to(line.unit(), i.value().high()),
+                    line.text(),
+                    WorkingView.symbol(line.unit(), e.context().farm().currency()),
+                    line.also(),
                     i.origin(),
-                    i.from(),
+                    e.said(i.from()),
                     i.figureId());
         }
     }
 
     /** The working of a figure of an evaluated plan. */
     public static WorkingView of(Figure figure, Evaluated evaluated) {
+        return of(figure, evaluated, FigureTexts.of(evaluated));
+    }
+
+    /** The same, for one of many figures. */
+    public static WorkingView of(Figure figure, Evaluated evaluated, FigureTexts texts) {
         String currency = evaluated.context().farm().currency();
         Working w = figure.working();
+        ReadableWorking r = ReadableWorking.of(w, figure.id(), evaluated.units(), texts);
         return new WorkingView(
-                EvaluationWriter.figure(figure, evaluated.units(), currency),
-                w.name(),
-                w.expression(),
-                w.inputs().stream().map(i -> InputView.of(i, currency)).toList(),
-                w.result().middle(),
-                Shown.text(w.result().middle(), w.unit()),
-                symbol(w.unit(), currency),
-                w.source().text(),
+                EvaluationWriter.figure(figure, evaluated.units(), currency, texts),
+                evaluated.said(w.name()),
+                r.expression(),
+                IntStream.range(0, w.inputs().size())
+                        .mapToObj(
+                                i -> InputView.of(w.inputs().get(i), r.inputs().get(i), evaluated))
+                        .toList(),
+                w.unit().to(r.resultUnit(), w.result().middle()),
+                r.resultText(),
+                symbol(r.resultUnit(), currency),
+                evaluated.said(w.source().text()),
                 w.source().status(),
-                w.remark());
+                evaluated.said(w.remark()));
     }
 
     static String symbol(Unit unit, String currency) {

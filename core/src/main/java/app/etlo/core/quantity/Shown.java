@@ -66,7 +66,8 @@ public final class Shown {
         return DATE.format(date);
     }
 
-    private static String plain(double value, int decimals) {
+    /** The text of a value with so many decimals. */
+    public static String plain(double value, int decimals) {
         BigDecimal rounded = BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP);
         if (rounded.signum() == 0) {
             rounded = rounded.abs();

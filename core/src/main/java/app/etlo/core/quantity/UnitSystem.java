@@ -38,6 +38,9 @@ public enum UnitSystem {
                 case INCH -> Unit.CENTIMETRE;
                 case FOOT -> Unit.METRE;
                 case POUND -> Unit.KILOGRAM;
+                case OUNCE -> Unit.GRAM;
+                case GALLON -> Unit.LITRE;
+                case SQUARE_FOOT -> Unit.SQUARE_METRE;
                 case MILE_PER_H -> Unit.KM_PER_H;
                 case GAL_PER_AC -> Unit.L_PER_HA;
                 case PER_FT2 -> Unit.PER_M2;
@@ -59,6 +62,9 @@ public enum UnitSystem {
             case HA_PER_DAY -> Unit.AC_PER_DAY;
             case METRE -> Unit.FOOT;
             case KILOGRAM -> Unit.POUND;
+            case GRAM -> Unit.OUNCE;
+            case LITRE -> Unit.GALLON;
+            case SQUARE_METRE -> Unit.SQUARE_FOOT;
             case TONNE -> Unit.SHORT_TON;
             case L_PER_HA -> Unit.GAL_PER_AC;
             case PER_M2 -> Unit.PER_FT2;

@@ -229,9 +229,7 @@ public final class Replays {
     }
 
     private static Optional<FigureView> figure(Evaluated e, String id) {
-        return Optional.ofNullable(e.figures().get(id))
-                .map(f ->
-                        EvaluationWriter.figure(f, e.units(), e.context().farm().currency()));
+        return Optional.ofNullable(e.figures().get(id)).map(f -> EvaluationWriter.figure(f, e));
     }
 
     /** What is sown, ended and planted in the season, with its day as things stand. */

@@ -1,5 +1,7 @@
 package app.etlo.core.rotation;
 
+import app.etlo.core.quantity.Said;
+import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.weather.DegreeDays;
 import app.etlo.core.weather.SoilWater;
@@ -31,7 +33,7 @@ public final class WindowOffer {
     private static final Formula FROST_DAY = Formula.of(
             "Frost inside the window",
             "start + after",
-            Source.identity("nights below 0 °C at the station, counted from the window's first day"),
+            Source.identity("nights below freezing at the station, counted from the window's first day"),
             "start",
             "after");
     private static final Formula WATER = Formula.of(
@@ -43,21 +45,25 @@ public final class WindowOffer {
     private static final Formula WORK_DAYS = Formula.of(
             "Days dry enough to drill",
             "days",
-            Source.own("days on which the top 10 cm hold at most 92 % of field capacity, with under 2 mm of rain and no"
-                    + " snow"),
+            Source.own(
+                    "days on which the top 10 cm of a soil under short grass hold at most 92 % of field capacity, with"
+                            + " hardly any rain on the day and no snow"),
             "days");
     private static final Formula LIGHT =
             Formula.of("Light under the standing crop", "share * 100", WindowKind.LIGHT, "share");
 
     private final YearsAhead years;
     private final List<SoilWater.Course> water;
+    private final List<SoilWater.Course> grass;
 
     /**
-     * @param water the soil's water of each year ahead
+     * @param water the soil's water of each year ahead, under the plan
+     * @param grass the same under short grass: days fit for work are counted there, as on the page of the weather, whatever is planned
      */
-    public WindowOffer(YearsAhead years, List<SoilWater.Course> water) {
+    public WindowOffer(YearsAhead years, List<SoilWater.Course> water, List<SoilWater.Course> grass) {
         this.years = years;
         this.water = List.copyOf(water);
+        this.grass = List.copyOf(grass);
     }
 
     /** The figures of one window. */
@@ -67,22 +73,22 @@ public final class WindowOffer {
         YearFigure.of(years, years.degreeDays(DegreeDays.COOL, w.from(), w.to()))
                 .map(f -> f.figure(
                         at + "/degreeDays",
-                        "Degree days above 4 °C",
+                        "Degree days above " + Said.of(4, Unit.CELSIUS),
                         Unit.DEGREE_DAY_C,
                         DEGREE_DAYS,
                         "gained",
-                        "Degree days above 4 °C from " + w.from() + " to " + w.to(),
+                        days("Degree days", w),
                         Unit.DEGREE_DAY_C,
                         1))
                 .ifPresent(found::add);
         YearFigure.of(years, years.degreeDays(DegreeDays.WARM, w.from(), w.to()))
                 .map(f -> f.figure(
                         at + "/warmDegreeDays",
-                        "Degree days above 10 °C",
+                        "Degree days above " + Said.of(10, Unit.CELSIUS),
                         Unit.DEGREE_DAY_C,
                         DEGREE_DAYS,
                         "gained",
-                        "Degree days above 10 °C from " + w.from() + " to " + w.to(),
+                        days("Degree days", w),
                         Unit.DEGREE_DAY_C,
                         1))
                 .ifPresent(found::add);
@@ -106,6 +112,10 @@ public final class WindowOffer {
                             WindowKind.LIGHT.text())));
         }
         return found;
+    }
+
+    private static String days(String what, Window w) {
+        return what + " from " + Shown.date(w.from()) + " to " + Shown.date(w.to());
     }
 
     private List<Figure> frosts(Window w) {
@@ -170,7 +180,7 @@ public final class WindowOffer {
                         1,
                         Input.of(
                                 "soil",
-                                "Water in the root zone on " + w.from(),
+                                "Water in the root zone on " + Shown.date(w.from()),
                                 start < years.days() ? water.get(f.member()).availableMm(start) : 0,
                                 Unit.MILLIMETRE,
                                 Origin.FORECAST,
@@ -188,7 +198,7 @@ public final class WindowOffer {
         for (int y = 0; y < days.length; y++) {
             for (int d = a; d < b; d++) {
                 boolean dry = Workability.DRILL.allows(
-                        water.get(y).topShare(d), years.rainMm(y, d), years.snowCm(y, d), years.soilC(y, d));
+                        grass.get(y).topShare(d), years.rainMm(y, d), years.snowCm(y, d), years.soilC(y, d));
                 days[y] += dry ? 1 : 0;
             }
         }
@@ -199,7 +209,7 @@ public final class WindowOffer {
                         Unit.DAY,
                         WORK_DAYS,
                         "days",
-                        "Days from " + from + " to " + to,
+                        "Days from " + Shown.date(from) + " to " + Shown.date(to),
                         Unit.DAY,
                         1));
     }

@@ -1,5 +1,8 @@
 package app.etlo.core.weather;
 
+import app.etlo.core.quantity.Said;
+import app.etlo.core.quantity.Unit;
+
 /**
  * How the warmth of a day counts towards growth, in degree days above a base. Two methods, after McMaster and Wilhelm 1997
  * (Agricultural and Forest Meteorology 87:291; from memory): the day's mean less the base, never below 0; or, for corn, both
@@ -35,11 +38,7 @@ public record DegreeDays(double baseC, double ceilingC) {
     /** How the method is said in words. */
     public String words() {
         return Double.isInfinite(ceilingC)
-                ? "mean less " + plain(baseC) + " °C"
-                : "both ends held between " + plain(baseC) + " and " + plain(ceilingC) + " °C";
-    }
-
-    private static String plain(double v) {
-        return v == Math.rint(v) ? String.valueOf((long) v) : String.valueOf(v);
+                ? "mean less " + Said.of(baseC, Unit.CELSIUS)
+                : "both ends held between " + Said.of(baseC, Unit.CELSIUS) + " and " + Said.of(ceilingC, Unit.CELSIUS);
     }
 }

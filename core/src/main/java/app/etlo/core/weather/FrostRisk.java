@@ -9,12 +9,13 @@ import java.util.function.ToDoubleFunction;
 
 /**
  * When frost of a strength ends in spring and begins in autumn, by the years of a series. A season runs from midsummer to
- * midsummer, so nothing here assumes which half of the earth it is. A year without such a frost counts as one in which it
- * came latest in autumn and earliest in spring, not as missing.
+ * midsummer, so nothing here assumes which half of the earth it is. A frost counts for autumn until a month after midwinter and for
+ * spring from a month before it: a first frost that only comes in spring is not an autumn's. A year without such a frost counts as one
+ * in which it came latest in autumn and earliest in spring, not as missing.
  *
  * @param thresholdC a night below it is a frost; screens stand at 2 m, hollows are 2 to 4 °C colder
  * @param seasons how many autumns were looked at
- * @param without how many of them never came below
+ * @param without how many of those years never came below
  */
 public record FrostRisk(
         double thresholdC,
@@ -27,8 +28,13 @@ public record FrostRisk(
         Optional<MonthDay> firstAutumnMiddle,
         Optional<MonthDay> firstAutumnLate) {
 
-    /** A season's first and last frost, as days after its midsummer. */
-    private record Season(double first, double last) {}
+    /** Days from midsummer to a month past midwinter, and to a month before it. */
+    private static final int AUTUMN_UNTIL = 215;
+
+    private static final int SPRING_FROM = 150;
+
+    /** A season's first frost of autumn and last of spring, as days after its midsummer in a year without 29 February. */
+    private record Season(double first, double last, boolean any) {}
 
     /**
      * The risk in a climate; empty when no winter is whole.
@@ -44,7 +50,7 @@ public record FrostRisk(
             LocalDate from = midsummer.atYear(year);
             LocalDate to = midsummer.atYear(year + 1);
             if (!from.isBefore(w.first()) && !to.isAfter(w.end()) && !to.isAfter(asOf)) {
-                seasons.add(season(w, w.index(from), w.index(to), thresholdC - offsetC));
+                seasons.add(season(w, from, to, thresholdC - offsetC));
             }
         }
         if (seasons.isEmpty()) {
@@ -55,7 +61,7 @@ public record FrostRisk(
         return Optional.of(new FrostRisk(
                 thresholdC,
                 seasons.size(),
-                seasons.size() - autumn.finite(),
+                (int) seasons.stream().filter(s -> !s.any()).count(),
                 day(midsummer, spring.at(0.1)),
                 day(midsummer, spring.at(0.5)),
                 day(midsummer, spring.at(0.9)),
@@ -64,16 +70,21 @@ public record FrostRisk(
                 day(midsummer, autumn.at(0.9))));
     }
 
-    private static Season season(WeatherSeries w, int from, int to, double thresholdC) {
+    private static Season season(WeatherSeries w, LocalDate from, LocalDate to, double thresholdC) {
         double first = Double.POSITIVE_INFINITY;
         double last = Double.NEGATIVE_INFINITY;
-        for (int i = from; i < to; i++) {
-            if (w.tminC(i) < thresholdC) {
-                first = Math.min(first, i - from);
-                last = i - from;
+        boolean any = false;
+        int after = 0;
+        for (LocalDate d = from; d.isBefore(to); d = d.plusDays(1)) {
+            if (w.tminC(w.index(d)) < thresholdC) {
+                any = true;
+                first = after <= AUTUMN_UNTIL ? Math.min(first, after) : first;
+                last = after >= SPRING_FROM ? after : last;
             }
+            // 29 February is counted as the day before it
+            after += d.getMonthValue() == 2 && d.getDayOfMonth() == 28 && d.isLeapYear() ? 0 : 1;
         }
-        return new Season(first, last);
+        return new Season(first, last, any);
     }
 
     private static Percentiles percentiles(List<Season> seasons, ToDoubleFunction<Season> of) {

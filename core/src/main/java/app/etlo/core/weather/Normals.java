@@ -11,8 +11,6 @@ import java.util.function.ToDoubleFunction;
 
 /** The months of a climate, each as the middle of its years with 1 year in 10 below and 1 in 10 above. */
 public final class Normals {
-    private static final double GRASS = 0.8;
-
     private Normals() {}
 
     /**
@@ -72,7 +70,7 @@ public final class Normals {
                 if (sums[m][y] == null) {
                     sums[m][y] = new Sums();
                 }
-                water.pass(s.rainMm(i), climate.et0Mm(i) * scale, new WaterUse(GRASS, GRASS, 0));
+                water.pass(s.rainMm(i), climate.et0Mm(i) * scale, WaterUse.GRASS);
                 add(sums[m][y], climate, i, water.topShare(), scale);
             }
         }

@@ -24,6 +24,7 @@ public final class SoilWater {
     private static final double MULCH_SPARES = 0.5;
 
     private final double availableMm;
+    private final double rootedM;
     private final double evaporableMm;
     private final double topHeldMm;
     private double depletionMm;
@@ -40,6 +41,7 @@ public final class SoilWater {
     public SoilWater(SoilProfile profile, double share) {
         Limits top = profile.layers().get(0).limits();
         this.availableMm = profile.availableMm();
+        this.rootedM = Math.max(TOP_M, profile.rootingM());
         this.evaporableMm = 1000 * (top.fieldCapacity() - 0.5 * top.wiltingPoint()) * TOP_M;
         this.topHeldMm = 1000 * top.fieldCapacity() * TOP_M;
         this.depletionMm = availableMm * (1 - share);
@@ -50,7 +52,7 @@ public final class SoilWater {
     public record Day(
             double rainMm, double runoffMm, double drainageMm, double evaporationMm, double transpirationMm) {}
 
-    /** One day: rain soaks in, the rest drains, then plants and the surface draw. */
+    /** One day: rain soaks in, the rest drains, then plants and the surface draw; plants draw from the top layer too. */
     public Day pass(double rainMm, double et0Mm, WaterUse use) {
         double runoff = Math.max(0, rainMm - SOAKS_MM) * RUNS_OFF;
         double in = rainMm - runoff;
@@ -68,9 +70,19 @@ public final class SoilWater {
         double left = availableMm - depletionMm;
         double stress = Math.min(1, left / Math.max(1e-9, availableMm * (1 - READILY_AVAILABLE)));
         double transpiration = Math.min(stress * use.basalCoefficient() * et0Mm, left - evaporation);
-        topDepletionMm += evaporation;
+        topDepletionMm = Math.min(evaporableMm, topDepletionMm + evaporation + fromTop(transpiration));
         depletionMm += evaporation + transpiration;
         return new Day(rainMm, runoff, drainage, evaporation, transpiration);
+    }
+
+    /**
+     * The share of what plants draw that comes from the top layer: by its part of the roots' depth, and less as it dries sooner than
+     * what lies below (Allen and others 2005, Journal of Irrigation and Drainage Engineering 131:2; from memory).
+     */
+    private double fromTop(double transpiration) {
+        double below = Math.max(1e-9, 1 - depletionMm / Math.max(1e-9, availableMm));
+        double wetter = Math.min(1, Math.max(0, 1 - topDepletionMm / evaporableMm) / below);
+        return transpiration * wetter * Math.pow(Math.min(1, TOP_M / rootedM), 0.6);
     }
 
     /** Water plants can still draw, mm. */

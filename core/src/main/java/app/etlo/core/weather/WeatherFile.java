@@ -1,13 +1,12 @@
 package app.etlo.core.weather;
 
+import app.etlo.core.weather.Reading.DayOrder;
 import app.etlo.core.weather.Reading.Rain;
 import app.etlo.core.weather.Reading.Temperature;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
-import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
@@ -27,6 +26,10 @@ public final class WeatherFile {
     /** Missing, in the public daily files. */
     private static final double MISSING = -9999;
 
+    /** How United States stations write a value that is missing, and rain or snow too little to measure. */
+    private static final Set<String> MISSING_MARKS = Set.of("M", "NA");
+
+    private static final String TRACE = "T";
     private static final int FILLED_GAP_DAYS = 5;
     private static final int MOST_LINES = 60_000;
     private static final double HOTTEST_C = 60;
@@ -36,6 +39,7 @@ public final class WeatherFile {
 
     private final WeatherReport.Lines lines = new WeatherReport.Lines();
     private final List<Row> rows = new ArrayList<>();
+    private WeatherDates dates = new WeatherDates(Optional.empty(), true);
 
     private WeatherFile() {}
 
@@ -49,24 +53,23 @@ public final class WeatherFile {
      * Reads a file.
      *
      * @param latitude where it was measured, if known: helps to tell the units
-     * @param temperature the scale, where the adviser has said it
-     * @param rain the measure, where the adviser has said it
-     * @throws UnreadableWeather when it is no weather file at all
+     * @param given what the adviser answered when asked
+     * @throws UnreadableWeather when it is not a weather file at all
      */
-    public static Read read(
-            String text, Optional<Double> latitude, Optional<Temperature> temperature, Optional<Rain> rain) {
-        return new WeatherFile().all(text, latitude, temperature, rain);
+    public static Read read(String text, Optional<Double> latitude, Reading.Given given) {
+        return new WeatherFile().all(text, latitude, given);
     }
 
-    private Read all(
-            String text, Optional<Double> latitude, Optional<Temperature> temperature, Optional<Rain> measure) {
+    private Read all(String text, Optional<Double> latitude, Reading.Given given) {
+        Optional<Temperature> temperature = given.temperature();
+        Optional<Rain> measure = given.rain();
         String plain = text.startsWith("\ufeff") ? text.substring(1) : text;
         String head = plain.lines().findFirst().orElse("");
         if (head.isBlank()) {
             throw new UnreadableWeather("The file is empty. A weather file begins with date,tmin_c,tmax_c,prcp_mm.");
         }
         char between = head.indexOf(';') >= 0 ? ';' : head.indexOf('\t') >= 0 ? '\t' : ',';
-        WeatherColumns columns = parse(plain, between);
+        WeatherColumns columns = parse(plain, between, given.dayOrder());
         if (rows.isEmpty()) {
             throw new UnreadableWeather("The file has a header and no line of weather under it that can be read."
                     + lines.first()
@@ -95,13 +98,15 @@ public final class WeatherFile {
                         mm.taken(),
                         mm.sound() || measure.isPresent(),
                         mm.sounder(),
+                        dates.order(),
+                        dates.sure(),
                         lines.all(),
                         lines.count(),
                         gaps.all(),
                         series.filledDays()));
     }
 
-    private WeatherColumns parse(String text, char between) {
+    private WeatherColumns parse(String text, char between, Optional<DayOrder> order) {
         CSVFormat format = CSVFormat.DEFAULT
                 .builder()
                 .setDelimiter(between)
@@ -109,17 +114,21 @@ public final class WeatherFile {
                 .setTrim(true)
                 .get();
         try (CSVParser parser = format.parse(new StringReader(text))) {
-            WeatherColumns columns = null;
+            List<CSVRecord> records = new ArrayList<>();
+            List<Long> numbers = new ArrayList<>();
             for (CSVRecord r : parser) {
-                if (columns == null) {
-                    columns = WeatherColumns.of(r.toList());
-                } else {
-                    if (rows.size() >= MOST_LINES) {
-                        throw new UnreadableWeather("The file has over " + MOST_LINES
-                                + " lines. Cut it to one station and its last fifty years.");
-                    }
-                    row(r, parser.getCurrentLineNumber(), columns, between == ';' || between == '\t');
+                if (records.size() > MOST_LINES) {
+                    throw new UnreadableWeather("The file has over " + MOST_LINES
+                            + " lines. Cut it to one station and its last fifty years.");
                 }
+                records.add(r);
+                numbers.add(parser.getCurrentLineNumber());
+            }
+            WeatherColumns columns = WeatherColumns.of(records.get(0).toList());
+            dates = WeatherDates.of(
+                    records.stream().map(r -> cell(r, columns.date())).toList(), order);
+            for (int i = 1; i < records.size(); i++) {
+                row(records.get(i), numbers.get(i), columns, between == ';' || between == '\t');
             }
             return columns;
         } catch (IOException e) {
@@ -132,10 +141,9 @@ public final class WeatherFile {
     }
 
     private void row(CSVRecord r, long line, WeatherColumns c, boolean decimalComma) {
-        Optional<LocalDate> date = date(r, c.date());
+        Optional<LocalDate> date = dates.read(cell(r, c.date()));
         if (date.isEmpty()) {
-            String typed = c.date() < r.size() ? r.get(c.date()) : "";
-            lines.add(line, "bad-date", "'" + cut(typed) + "' is no day such as 2027-05-12");
+            lines.add(line, "bad-date", "'" + cut(cell(r, c.date())) + "' is not a date such as 2027-05-12");
             return;
         }
         double snow = c.snow().map(i -> number(r, i, line, c, decimalComma)).orElse(Double.NaN);
@@ -149,22 +157,17 @@ public final class WeatherFile {
                 c.snowMm() ? snow / 10 : snow));
     }
 
-    private static Optional<LocalDate> date(CSVRecord r, int column) {
-        String text = column < r.size() ? r.get(column) : "";
-        try {
-            return Optional.of(
-                    text.matches("\\d{8}")
-                            ? LocalDate.parse(text, DateTimeFormatter.BASIC_ISO_DATE)
-                            : LocalDate.parse(text));
-        } catch (DateTimeParseException e) {
-            return Optional.empty();
-        }
+    private static String cell(CSVRecord r, int column) {
+        return column < r.size() ? r.get(column) : "";
     }
 
     private double number(CSVRecord r, int column, long line, WeatherColumns c, boolean decimalComma) {
-        String text = column < r.size() ? r.get(column) : "";
-        if (text.isEmpty()) {
+        String text = cell(r, column);
+        if (text.isEmpty() || MISSING_MARKS.contains(text)) {
             return Double.NaN;
+        }
+        if (text.equals(TRACE)) {
+            return 0;
         }
         Integer flagColumn = c.flags().get(column);
         if (flagColumn != null && flagColumn < r.size()) {
@@ -178,7 +181,7 @@ public final class WeatherFile {
             double v = Double.parseDouble(decimalComma ? text.replace(',', '.') : text);
             return v == MISSING || !Double.isFinite(v) ? Double.NaN : v;
         } catch (NumberFormatException e) {
-            lines.add(line, "no-number", "'" + cut(text) + "' is no number");
+            lines.add(line, "no-number", "'" + cut(text) + "' is not a number");
             return Double.NaN;
         }
     }

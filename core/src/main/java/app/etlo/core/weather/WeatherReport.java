@@ -1,5 +1,6 @@
 package app.etlo.core.weather;
 
+import app.etlo.core.weather.Reading.DayOrder;
 import app.etlo.core.weather.Reading.Rain;
 import app.etlo.core.weather.Reading.Temperature;
 import java.time.LocalDate;
@@ -14,6 +15,8 @@ import java.util.Optional;
  * @param temperatureDoubt why the scale is asked about, when it is
  * @param temperatureOr scales in which the numbers are weather of the place
  * @param rainSure whether the measure of rain is beyond doubt
+ * @param dayOrder which of the figures 11/1/1996 is the month; empty where the year stands first
+ * @param dayOrderSure whether the file shows the order, or somebody gave it
  * @param lines what was wrong, by line; the first of them when there are many
  * @param faults how many lines had something wrong
  * @param filledDays days filled in from their neighbours
@@ -28,6 +31,8 @@ public record WeatherReport(
         Rain rain,
         boolean rainSure,
         List<Rain> rainOr,
+        Optional<DayOrder> dayOrder,
+        boolean dayOrderSure,
         List<Line> lines,
         int faults,
         List<Gap> gaps,

@@ -199,16 +199,19 @@ public final class YearsAhead {
         return found;
     }
 
-    /** Days from a start until so many degree days are reached, by member; infinite where the span ends before. */
+    /** Days from a start to the day on which so many degree days are reached, by member; infinite where the span ends before. */
     public double[] daysTo(DegreeDays method, LocalDate start, double degreeDays) {
         double[][] sum = cumulative(method);
         int a = day(start);
         double[] found = new double[count()];
         for (int y = 0; y < found.length; y++) {
             double goal = sum[y][a] + degreeDays;
-            int b = java.util.Arrays.binarySearch(sum[y], a, days + 1, goal);
-            int at = b >= 0 ? b : -b - 1;
-            found[y] = at > days ? Double.POSITIVE_INFINITY : at - a;
+            int at = a;
+            while (at <= days && sum[y][at] < goal) {
+                at++;
+            }
+            // the sum before a day holds what came until the evening before
+            found[y] = at > days ? Double.POSITIVE_INFINITY : Math.max(0, at - 1 - a);
         }
         return found;
     }

@@ -5,6 +5,7 @@ import app.etlo.core.quantity.Unit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import net.objecthunter.exp4j.Expression;
@@ -85,6 +86,24 @@ public final class Formula {
         Origin origin = Origin.weakest(inputs.stream().map(Input::origin).toList());
         Working working = new Working(name, expression, inputs, result, unit, source, remark);
         return new Figure(id, label, result, unit, origin, working);
+    }
+
+    /**
+     * The value of an expression as {@link Working} holds it.
+     *
+     * @throws ArithmeticException when it has no finite value
+     */
+    public static double evaluate(String expression, Map<String, Double> symbols) {
+        double v = new ExpressionBuilder(expression)
+                .functions(MIN, MAX)
+                .variables(symbols.keySet())
+                .build()
+                .setVariables(symbols)
+                .evaluate();
+        if (!Double.isFinite(v)) {
+            throw new ArithmeticException("no finite result");
+        }
+        return v;
     }
 
     private Band evaluate(List<Input> inputs) {

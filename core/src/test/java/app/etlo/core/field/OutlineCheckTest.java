@@ -140,4 +140,23 @@ class OutlineCheckTest {
             assertThat(met).isPresent();
         }
     }
+
+    private static Ring box(double west, double east) {
+        return new Ring(List.of(
+                new Position(west, -17.01),
+                new Position(east, -17.01),
+                new Position(east, -17),
+                new Position(west, -17),
+                new Position(west, -17.01)));
+    }
+
+    /** RFC 7946, 3.1.9: a field on the antimeridian is cut there into two parts, or its ring runs across. */
+    @Example
+    void a_field_on_the_antimeridian_is_a_field() {
+        OutlineCheck.requireSound(
+                List.of(new Part(box(179.99, 180), List.of()), new Part(box(-180, -179.99), List.of())));
+        OutlineCheck.requireSound(List.of(new Part(box(179.99, -179.99), List.of())));
+        assertThatThrownBy(() -> OutlineCheck.requireSound(List.of(new Part(box(170, -175), List.of()))))
+                .hasMessageContaining("more than ten degrees");
+    }
 }

@@ -16,6 +16,7 @@ class LateSowingTest {
                 Optional.of(LocalDate.parse(day)),
                 Optional.empty(),
                 20,
+                25,
                 Optional.empty());
     }
 

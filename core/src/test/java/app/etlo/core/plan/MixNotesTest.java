@@ -215,7 +215,6 @@ class MixNotesTest {
             hard-to-end         | 2027-08-20 | roller-crimper | 2028-05-01 | white-clover       |            | THINK
             seeds-before-end    | 2027-06-01 | burndown       | 2028-05-01 | buckwheat          | cereal-rye | THINK
             for-experts         | 2027-08-20 | burndown       | 2028-05-01 | annual-ryegrass    | cereal-rye | TIP
-            dear                | 2027-08-20 | burndown       | 2028-05-01 | faba-bean          | teff       | TIP
             """)
     void a_doubtful_species_in_the_mix_keeps_its_note(
             String rule, String day, String how, String last, String species, String other, Weight weight) {

@@ -28,7 +28,8 @@ class SeedOrdersTest {
         return LotCsv.read(
                         "species,lot,purity,germination,bag kg,stock kg,supplier\n%s,%s,98,90,25,%s,Hay Barn\n"
                                 .formatted(species, name, stockKg),
-                        Plans.KNOWLEDGE)
+                        Plans.KNOWLEDGE,
+                        Optional.empty())
                 .lots()
                 .get(0);
     }

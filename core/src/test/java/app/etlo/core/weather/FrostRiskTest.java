@@ -104,4 +104,38 @@ class FrostRiskTest {
         assertThat(risk.firstAutumnMiddle()).isEqualTo(Optional.of(MonthDay.of(5, 10)));
         assertThat(risk.lastSpringMiddle()).isEqualTo(Optional.of(MonthDay.of(9, 20)));
     }
+
+    /** 2004 has a 29 February: the same calendar day is still the same day. */
+    @Test
+    void a_leap_year_does_not_move_the_last_frost_of_spring() {
+        Climate c = climate(45, LocalDate.of(2003, 11, 1), LocalDate.of(2004, 4, 30), LocalDate.of(2004, 11, 1));
+        Climate all = climate(
+                45,
+                LocalDate.of(2001, 4, 30),
+                LocalDate.of(2002, 4, 30),
+                LocalDate.of(2003, 4, 30),
+                LocalDate.of(2004, 4, 30),
+                LocalDate.of(2005, 4, 30));
+        FrostRisk risk = FrostRisk.of(all, 0, 0, LATER).orElseThrow();
+        assertThat(risk.lastSpringEarly()).contains(MonthDay.of(4, 30));
+        assertThat(risk.lastSpringLate()).contains(MonthDay.of(4, 30));
+        assertThat(FrostRisk.of(c, 0, 0, LATER).orElseThrow().without()).isEqualTo(3);
+    }
+
+    @Test
+    void a_frost_that_only_comes_in_spring_is_no_first_frost_of_autumn() {
+        FrostRisk south = FrostRisk.of(
+                        climate(
+                                -38,
+                                LocalDate.of(2001, 5, 15),
+                                LocalDate.of(2002, 9, 19),
+                                LocalDate.of(2003, 9, 19),
+                                LocalDate.of(2004, 9, 19)),
+                        0,
+                        0,
+                        LATER)
+                .orElseThrow();
+        assertThat(south.firstAutumnMiddle()).isEmpty();
+        assertThat(south.lastSpringMiddle()).contains(MonthDay.of(9, 19));
+    }
 }

@@ -31,7 +31,7 @@ class WeatherFileTest {
     }
 
     private static WeatherFile.Read read(String text) {
-        return WeatherFile.read(text, Optional.of(43.0), Optional.empty(), Optional.empty());
+        return WeatherFile.read(text, Optional.of(43.0), Reading.Given.NOTHING);
     }
 
     private static void isTheTruth(WeatherSeries read, double toleranceC) {
@@ -74,8 +74,10 @@ class WeatherFileTest {
         assertThat(doubted.report().temperature()).isEqualTo(Temperature.CELSIUS);
         assertThat(doubted.report().temperatureDoubt()).isPresent();
         assertThat(doubted.report().temperatureOr()).contains(Temperature.FAHRENHEIT);
-        WeatherFile.Read right =
-                WeatherFile.read(text, Optional.of(43.0), Optional.of(Temperature.FAHRENHEIT), Optional.empty());
+        WeatherFile.Read right = WeatherFile.read(
+                text,
+                Optional.of(43.0),
+                new Reading.Given(Optional.of(Temperature.FAHRENHEIT), Optional.empty(), Optional.empty()));
         assertThat(right.report().temperatureDoubt()).isEmpty();
         isTheTruth(right.series(), 0.06);
     }
@@ -149,8 +151,10 @@ class WeatherFileTest {
                 "X1","2020-01-02","0",",,W","900",",X,W","12",",,W","-9999"
                 "X1","2020-01-03","0",",,W","55",",,W","13",",,W","0"
                 """;
-        WeatherFile.Read read =
-                WeatherFile.read(text, Optional.empty(), Optional.of(Temperature.TENTHS), Optional.of(Rain.TENTHS));
+        WeatherFile.Read read = WeatherFile.read(
+                text,
+                Optional.empty(),
+                new Reading.Given(Optional.of(Temperature.TENTHS), Optional.of(Rain.TENTHS), Optional.empty()));
         assertThat(read.series().tmaxC(0)).isEqualTo(5);
         assertThat(read.series().snowCm(0)).isEqualTo(12);
         assertThat(read.series().tmaxC(1)).isCloseTo(5.25, within(1e-9));
@@ -170,5 +174,38 @@ class WeatherFileTest {
         WeatherFile.Read read = read(text);
         assertThat(read.series().days()).isEqualTo(2);
         assertThat(read.report().lines()).extracting(WeatherReport.Line::kind).containsExactly("bad-date");
+    }
+
+    private static String slashed(int days) {
+        StringBuilder text = new StringBuilder("date,tmin_f,tmax_f,prcp_in\n");
+        for (LocalDate d = LocalDate.of(1996, 11, 1); days > 0; d = d.plusDays(1), days--) {
+            text.append(d.getMonthValue() + "/" + d.getDayOfMonth() + "/" + d.getYear() + ",30,50,T\n");
+        }
+        return text.toString();
+    }
+
+    @Test
+    void dates_in_figures_are_asked_about_once_where_the_file_does_not_show_their_order() {
+        var sure = WeatherFile.read(slashed(400), Optional.of(43.0), Reading.Given.NOTHING);
+        assertThat(sure.report().dayOrder()).contains(Reading.DayOrder.MONTH_FIRST);
+        assertThat(sure.report().dayOrderSure()).isTrue();
+        assertThat(sure.series().first()).isEqualTo(LocalDate.of(1996, 11, 1));
+        assertThat(sure.report().faults()).isZero();
+
+        var asked = WeatherFile.read(slashed(12), Optional.of(43.0), Reading.Given.NOTHING);
+        assertThat(asked.report().dayOrderSure()).isFalse();
+        var answered = WeatherFile.read(
+                slashed(12),
+                Optional.of(43.0),
+                new Reading.Given(Optional.empty(), Optional.empty(), Optional.of(Reading.DayOrder.DAY_FIRST)));
+        assertThat(answered.report().dayOrderSure()).isTrue();
+        assertThat(answered.series().first()).isEqualTo(LocalDate.of(1996, 1, 11));
+        assertThat(WeatherFile.read(
+                                "date;tmin_c;tmax_c;prcp_mm\n13.1.1996;1,5;6;0\n14.1.1996;M;7;2\n",
+                                Optional.of(50.0),
+                                Reading.Given.NOTHING)
+                        .report()
+                        .dayOrder())
+                .contains(Reading.DayOrder.DAY_FIRST);
     }
 }

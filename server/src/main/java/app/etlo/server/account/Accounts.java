@@ -1,5 +1,6 @@
 package app.etlo.server.account;
 
+import app.etlo.core.quantity.UnitSystem;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
@@ -58,15 +59,16 @@ public class Accounts {
      * Creates a practice with its first adviser.
      *
      * @param zone by which the practice's day begins
+     * @param units the person reads
      * @throws AddressTaken when the address has an account
      */
     @Transactional
-    public Adviser open(String practice, ZoneId zone, String email, String password) {
+    public Adviser open(String practice, ZoneId zone, UnitSystem units, String email, String password) {
         long workspace = jdbc.sql("insert into workspace (name, zone) values (?, ?) returning id")
                 .params(practice.strip(), zone.getId())
                 .query(Long.class)
                 .single();
-        return join(workspace, practice.strip(), "", email, password, Role.ADVISER);
+        return join(workspace, practice.strip(), "", units, email, password, Role.ADVISER);
     }
 
     /** The invitation this link stands for, while it holds: not past its time, and made by somebody who may still invite. */
@@ -86,7 +88,7 @@ public class Accounts {
      * @throws AddressTaken when the address has an account
      */
     @Transactional
-    public Optional<Adviser> accept(String token, String name, String email, String password) {
+    public Optional<Adviser> accept(String token, String name, UnitSystem units, String email, String password) {
         Optional<Invitation> found = invitation(token);
         if (found.isEmpty()
                 || jdbc.sql("delete from invitation where id = ?")
@@ -96,15 +98,16 @@ public class Accounts {
             return Optional.empty();
         }
         Invitation i = found.get();
-        return Optional.of(join(i.workspaceId(), i.practice(), name, email, password, Role.of(i.role())));
+        return Optional.of(join(i.workspaceId(), i.practice(), name, units, email, password, Role.of(i.role())));
     }
 
-    private Adviser join(long workspace, String practice, String name, String email, String password, Role role) {
+    private Adviser join(
+            long workspace, String practice, String name, UnitSystem units, String email, String password, Role role) {
         String address = normal(email);
         try {
-            long id = jdbc.sql("insert into adviser (workspace_id, email, password_hash, name, role, joined_at)"
-                            + " values (?, ?, ?, ?, ?, ?) returning id")
-                    .params(workspace, address, encoder.encode(password), name.strip(), role.id(), now())
+            long id = jdbc.sql("insert into adviser (workspace_id, email, password_hash, name, role, units, joined_at)"
+                            + " values (?, ?, ?, ?, ?, ?, ?) returning id")
+                    .params(workspace, address, encoder.encode(password), name.strip(), role.id(), units.id(), now())
                     .query(Long.class)
                     .single();
             return new Adviser(id, workspace, address, practice);
@@ -127,6 +130,20 @@ public class Accounts {
                 .query(String.class)
                 .optional()
                 .map(Role::of);
+    }
+
+    /** The units a person reads where no farm is meant. */
+    public UnitSystem units(Adviser adviser) {
+        return UnitSystem.of(jdbc.sql("select units from adviser where id = ?")
+                .param(adviser.id())
+                .query(String.class)
+                .single());
+    }
+
+    public void setUnits(Adviser adviser, UnitSystem units) {
+        jdbc.sql("update adviser set units = ? where id = ?")
+                .params(units.id(), adviser.id())
+                .update();
     }
 
     /** Whether the address has an account. */

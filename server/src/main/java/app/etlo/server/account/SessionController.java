@@ -1,5 +1,6 @@
 package app.etlo.server.account;
 
+import app.etlo.core.quantity.UnitSystem;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.limits.Limited;
@@ -43,17 +44,20 @@ class SessionController {
 
     /**
      * @param zone time zone of the browser, such as Europe/London
+     * @param units the browser's country reads
      */
     record NewPractice(
             @NotBlank @Size(max = 120) String practice,
             @NotBlank @Email @Size(max = 100) String email,
             @Password String password,
-            Optional<@Size(max = 60) String> zone) {}
+            Optional<@Size(max = 60) String> zone,
+            Optional<UnitSystem> units) {}
 
     /**
      * @param role adviser or assistant; empty when nobody is signed in
+     * @param units read where no farm is meant
      */
-    record SessionView(boolean signedIn, String email, String practice, String role) {}
+    record SessionView(boolean signedIn, String email, String practice, String role, UnitSystem units) {}
 
     @Access(Who.ANYONE)
     @GetMapping("/api/session")
@@ -82,6 +86,7 @@ class SessionController {
         Adviser adviser = accounts.open(
                 asked.practice(),
                 asked.zone().flatMap(PracticeDay::read).orElse(ZoneOffset.UTC),
+                asked.units().orElse(UnitSystem.METRIC),
                 asked.email(),
                 asked.password());
         sessions.begin(adviser, request, response);
@@ -101,11 +106,12 @@ class SessionController {
 
     private SessionView view(Adviser adviser) {
         return accounts.roleNow(adviser)
-                .map(role -> new SessionView(true, adviser.email(), adviser.practice(), role.id()))
+                .map(role ->
+                        new SessionView(true, adviser.email(), adviser.practice(), role.id(), accounts.units(adviser)))
                 .orElseGet(SessionController::nobody);
     }
 
     private static SessionView nobody() {
-        return new SessionView(false, "", "", "");
+        return new SessionView(false, "", "", "", UnitSystem.METRIC);
     }
 }

@@ -11,9 +11,11 @@ import app.etlo.core.quantity.Dimension;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
+import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.working.Input;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
+import app.etlo.server.account.Accounts;
 import app.etlo.server.account.Adviser;
 import app.etlo.server.documents.DocumentText;
 import java.time.Clock;
@@ -44,8 +46,10 @@ class CalibrationController {
     private final CatchRepository catches;
     private final DocumentText text;
     private final Clock clock;
+    private final Accounts accounts;
 
-    CalibrationController(CatchRepository catches, DocumentText text, Clock clock) {
+    CalibrationController(CatchRepository catches, DocumentText text, Clock clock, Accounts accounts) {
+        this.accounts = accounts;
         this.catches = catches;
         this.text = text;
         this.clock = clock;
@@ -59,7 +63,7 @@ class CalibrationController {
     /**
      * A test as typed.
      *
-     * @param material the seed or stuff in the machine
+     * @param material the seed or product in the machine
      * @param setting of the machine
      */
     record CatchTest(
@@ -74,7 +78,10 @@ class CalibrationController {
 
     record KindView(String id, String name, Unit delivers, List<Unit> units, List<MeasureView> measures) {}
 
-    record CatchView(String id, CatchTest test, double delivered, String by, Instant at) {}
+    /**
+     * @param delivered written in the person's units
+     */
+    record CatchView(String id, CatchTest test, String delivered, String unit, String by, Instant at) {}
 
     record CalibrationView(List<KindView> kinds, List<CatchView> catches) {}
 
@@ -100,16 +107,25 @@ class CalibrationController {
     @Access(Who.MEMBER)
     @GetMapping("/api/calibrations")
     @Transactional(readOnly = true)
-    public CalibrationView all() {
+    public CalibrationView all(@AuthenticationPrincipal Adviser adviser) {
         List<CatchView> kept = new ArrayList<>();
-        catches.findAllByOrderById().forEach(r -> kept.add(0, view(r)));
+        UnitSystem units = accounts.units(adviser);
+        catches.findAllByOrderById().forEach(r -> kept.add(0, view(r, units)));
         return new CalibrationView(
                 Arrays.stream(Kind.values()).map(CalibrationController::view).toList(), kept);
     }
 
-    private CatchView view(CatchRow r) {
+    private CatchView view(CatchRow r, UnitSystem units) {
         JsonKept k = text.read(r.document(), JsonKept.class);
-        return new CatchView(k.id(), k.test(), k.delivered(), r.author(), r.caughtAt());
+        Unit own = Kind.of(k.test().kind()).orElseThrow().delivers();
+        Unit shown = units.shown(own);
+        return new CatchView(
+                k.id(),
+                k.test(),
+                Shown.text(own.to(shown, k.delivered()), shown),
+                shown.symbol(),
+                r.author(),
+                r.caughtAt());
     }
 
     private record JsonKept(String id, CatchTest test, double delivered) {}
@@ -195,7 +211,7 @@ class CalibrationController {
                 shown.symbol(),
                 r.changePercent(),
                 r.nextSetting(),
-                say(kind, r),
+                say(kind, r, measured),
                 r.delivered().working().expression(),
                 r.delivered().working().inputs().stream()
                         .map(CalibrationController::step)
@@ -210,14 +226,18 @@ class CalibrationController {
                 i.unit().symbol());
     }
 
-    private static String say(Kind kind, Calibration.Result r) {
+    private static String say(Kind kind, Calibration.Result r, Map<String, Quantity> measured) {
         if (r.changePercent().isEmpty()) {
             return "Type what it should deliver to see by how much to open or close.";
         }
         double c = r.changePercent().get();
         Measure first = kind.measures().get(0);
-        String wanted = " Wanted: " + Shown.significant(r.wantedCatch().orElseThrow()) + " "
-                + unit(first).map(Unit::symbol).orElse(first.name().toLowerCase(java.util.Locale.ROOT))
+        Unit typed = measured.get(first.symbol()).unit();
+        double catchWanted = unit(first)
+                .map(u -> u.to(typed, r.wantedCatch().orElseThrow()))
+                .orElseGet(() -> r.wantedCatch().orElseThrow());
+        String wanted = " Wanted: " + Shown.significant(catchWanted) + " "
+                + unit(first).map(u -> typed.symbol()).orElse(first.name().toLowerCase(java.util.Locale.ROOT))
                 + " in this test.";
         String next = r.nextSetting()
                 .map(s -> " Try setting " + Math.round(s * 10) / 10.0 + " and catch again.")

@@ -3,6 +3,7 @@ package app.etlo.server.demo;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.Dossier;
 import app.etlo.core.plan.PlanReader;
+import app.etlo.core.quantity.UnitSystem;
 import app.etlo.server.account.Accounts;
 import app.etlo.server.account.Adviser;
 import app.etlo.server.account.Workspace;
@@ -58,7 +59,8 @@ class DemoData implements ApplicationRunner {
         Resource[] files = new PathMatchingResourcePatternResolver().getResources("classpath:demo/*.json");
         Arrays.sort(files, Comparator.comparing(Resource::getFilename));
         int year = LocalDate.now(clock).getYear();
-        Adviser adviser = accounts.open("Ferrin Valley Advice", ZoneId.systemDefault(), EMAIL, password);
+        Adviser adviser =
+                accounts.open("Ferrin Valley Advice", ZoneId.systemDefault(), UnitSystem.METRIC, EMAIL, password);
         for (Resource file : files) {
             String text = shifted(file.getContentAsString(StandardCharsets.UTF_8), year);
             Dossier dossier = Dossier.read(text, reader, knowledge);

@@ -11,6 +11,7 @@ import app.etlo.core.plan.SeedOrders;
 import app.etlo.core.plan.SeedOrders.Order;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
+import app.etlo.server.account.Accounts;
 import app.etlo.server.account.Adviser;
 import app.etlo.server.account.PracticeDay;
 import app.etlo.server.evaluation.FieldSummaries.SeedOfAll;
@@ -43,6 +44,7 @@ class SeedController {
     private final Reservations reservations;
     private final Knowledge knowledge;
     private final PracticeDay day;
+    private final Accounts accounts;
 
     SeedController(
             FieldSummaries summaries,
@@ -51,7 +53,9 @@ class SeedController {
             SeedStore store,
             Reservations reservations,
             Knowledge knowledge,
-            PracticeDay day) {
+            PracticeDay day,
+            Accounts accounts) {
+        this.accounts = accounts;
         this.day = day;
         this.summaries = summaries;
         this.evaluations = evaluations;
@@ -118,11 +122,11 @@ class SeedController {
         return SeedOrders.write(seed(adviser).orders());
     }
 
-    /** The lots as a table, as they can be read in again. */
+    /** The lots as a table in the person's units, as they can be read in again. */
     @Access(Who.MEMBER)
     @GetMapping(value = "/api/lots.csv", produces = "text/csv")
-    String lots() {
-        return LotCsv.write(store.all(), knowledge);
+    String lots(@AuthenticationPrincipal Adviser adviser) {
+        return LotCsv.write(store.all(), knowledge, accounts.units(adviser));
     }
 
     /** Takes hold of what a cover of the saved plan needs of the lots its mix names, in place of what it held before. */

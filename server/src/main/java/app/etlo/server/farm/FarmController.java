@@ -10,6 +10,7 @@ import app.etlo.core.quantity.Unit;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;
+import app.etlo.server.documents.DecimalSigns;
 import app.etlo.server.limits.Limited;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
@@ -96,11 +97,15 @@ class FarmController {
      * Looks at a laboratory's table of soil tests before any is kept.
      *
      * @param map value:column for columns that are not to be guessed
+     * @param decimalSign point or comma, where the table does not show it
      */
     @Limited(Limited.Kind.IMPORT)
     @Access(Who.MEMBER)
     @PostMapping(value = "/api/soil-tests/tables", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-    SoilTestCsv.SoilTestTable soilTests(@RequestBody byte[] file, @RequestParam Optional<List<String>> map) {
+    SoilTestCsv.SoilTestTable soilTests(
+            @RequestBody byte[] file,
+            @RequestParam Optional<List<String>> map,
+            @RequestParam Optional<String> decimalSign) {
         Map<String, String> mapping = new HashMap<>();
         map.orElse(List.of()).forEach(m -> {
             int at = m.indexOf(':');
@@ -109,7 +114,7 @@ class FarmController {
             }
             mapping.put(m.substring(0, at), m.substring(at + 1));
         });
-        return SoilTestCsv.read(new String(file, StandardCharsets.UTF_8), mapping);
+        return SoilTestCsv.read(new String(file, StandardCharsets.UTF_8), mapping, DecimalSigns.read(decimalSign));
     }
 
     /** Looks at a GeoJSON file before it is taken: its area, or what is wrong at which place. */

@@ -1,5 +1,6 @@
 package app.etlo.server.people;
 
+import app.etlo.core.quantity.UnitSystem;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Accounts;
@@ -14,6 +15,7 @@ import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -40,7 +42,8 @@ class JoinController {
             @NotBlank @Size(max = 100) String token,
             @NotNull @Size(max = 120) String name,
             @NotBlank @Email @Size(max = 100) String email,
-            @Password String password) {}
+            @Password String password,
+            Optional<UnitSystem> units) {}
 
     @Limited(Limited.Kind.LINK)
     @Access(Who.ANYONE)
@@ -56,7 +59,12 @@ class JoinController {
     @PostMapping("/api/invitations/accepted")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void accept(@Valid @RequestBody Joining asked, HttpServletRequest request, HttpServletResponse response) {
-        Adviser adviser = accounts.accept(asked.token(), asked.name(), asked.email(), asked.password())
+        Adviser adviser = accounts.accept(
+                        asked.token(),
+                        asked.name(),
+                        asked.units().orElse(UnitSystem.METRIC),
+                        asked.email(),
+                        asked.password())
                 .orElseThrow(JoinController::gone);
         sessions.begin(adviser, request, response);
     }

@@ -1,8 +1,10 @@
 package app.etlo.server.people;
 
 import app.etlo.core.plan.Refused;
+import app.etlo.core.quantity.UnitSystem;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
+import app.etlo.server.account.Accounts;
 import app.etlo.server.account.Adviser;
 import app.etlo.server.account.PracticeDay;
 import app.etlo.server.account.Role;
@@ -26,8 +28,10 @@ import org.springframework.web.bind.annotation.RestController;
 class PeopleController {
     private final People people;
     private final PracticeDay day;
+    private final Accounts accounts;
 
-    PeopleController(People people, PracticeDay day) {
+    PeopleController(People people, PracticeDay day, Accounts accounts) {
+        this.accounts = accounts;
         this.people = people;
         this.day = day;
     }
@@ -41,6 +45,8 @@ class PeopleController {
 
     record RoleAsked(
             @NotNull(message = "adviser or assistant") Role role) {}
+
+    record UnitsAsked(@NotNull UnitSystem units) {}
 
     record NameAsked(@NotNull @Size(max = 120) String name) {}
 
@@ -82,6 +88,14 @@ class PeopleController {
             throw new Refused("/name", "a name is one line");
         }
         return people.rename(adviser.id(), asked.name());
+    }
+
+    /** Sets the units in which a person reads what concerns no single farm. */
+    @Access(Who.MEMBER)
+    @PutMapping("/api/me/units")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void read(@Valid @RequestBody UnitsAsked asked, @AuthenticationPrincipal Adviser adviser) {
+        accounts.setUnits(adviser, asked.units());
     }
 
     @Access(Who.ADVISER)

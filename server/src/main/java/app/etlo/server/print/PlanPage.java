@@ -11,6 +11,7 @@ import app.etlo.core.plan.Evaluation.NoteView;
 import app.etlo.core.plan.Evaluation.PinView;
 import app.etlo.core.plan.Evaluation.RateView;
 import app.etlo.core.plan.EvaluationWriter;
+import app.etlo.core.plan.FigureTexts;
 import app.etlo.core.plan.WorkingView;
 import app.etlo.core.quantity.Shown;
 import java.util.List;
@@ -240,8 +241,9 @@ final class PlanPage {
 
     private void workings() {
         page.append("<h2 class=\"appendix\">Workings</h2>");
+        FigureTexts texts = FigureTexts.of(evaluated);
         evaluated.figures().values().forEach(f -> {
-            WorkingView w = WorkingView.of(f, evaluated);
+            WorkingView w = WorkingView.of(f, evaluated, texts);
             page.append("<div class=\"w\"><b>")
                     .append(text(w.figure().label()))
                     .append("</b> <span class=\"f\">")
@@ -250,7 +252,8 @@ final class PlanPage {
                     .append(text(w.resultText() + " " + w.unit() + " = " + w.expression()))
                     .append("; ")
                     .append(text(w.inputs().stream()
-                            .map(i -> i.symbol() + " = " + i.text() + " " + i.unit() + " (" + i.label() + ", "
+                            .map(i -> i.symbol() + " = " + i.text() + " " + i.unit()
+                                    + i.also().map(a -> " = " + a).orElse("") + " (" + i.label() + ", "
                                     + i.origin().id() + ")")
                             .collect(Collectors.joining("; "))))
                     .append("</span><br/><span class=\"s i\">")

@@ -7,6 +7,7 @@ import app.etlo.core.plan.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;
+import app.etlo.server.documents.DecimalSigns;
 import app.etlo.server.limits.Limited;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -20,6 +21,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -41,12 +43,16 @@ class LotController {
         return store.all();
     }
 
-    /** Looks at a table of lots before any is kept: what it holds, and which lines cannot be. */
+    /**
+     * Reads a table of lots before any is kept: what it holds, and which lines are wrong.
+     *
+     * @param decimalSign point or comma, where the table does not show it
+     */
     @Limited(Limited.Kind.IMPORT)
     @Access(Who.MEMBER)
     @PostMapping(value = "/api/lots/tables", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-    LotCsv.Read table(@RequestBody byte[] file) {
-        return LotCsv.read(new String(file, StandardCharsets.UTF_8), knowledge);
+    LotCsv.Read table(@RequestBody byte[] file, @RequestParam Optional<String> decimalSign) {
+        return LotCsv.read(new String(file, StandardCharsets.UTF_8), knowledge, DecimalSigns.read(decimalSign));
     }
 
     /**

@@ -3,6 +3,9 @@ package app.etlo.server.seed;
 import app.etlo.core.plan.Context.LotEntry;
 import app.etlo.core.plan.Problem;
 import app.etlo.core.plan.Refused;
+import app.etlo.core.quantity.Quantity;
+import app.etlo.core.quantity.Shown;
+import app.etlo.core.quantity.Unit;
 import app.etlo.server.documents.DocumentText;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -56,6 +59,12 @@ public class Reservations {
         return free;
     }
 
+    /** A mass in the unit in which the stock of its lot was typed. */
+    private static String written(double kilograms, LotEntry lot) {
+        Unit unit = lot.stock().map(Quantity::unit).orElse(Unit.KILOGRAM);
+        return Shown.text(Unit.KILOGRAM.to(unit, kilograms), unit) + " " + unit.symbol();
+    }
+
     /**
      * Takes hold of seed for a cover, in place of what it held before.
      *
@@ -80,8 +89,8 @@ public class Reservations {
             if (wanted.getValue() > free + CRUMB_KG) {
                 problems.add(new Problem(
                         "/lots/" + lot.id(),
-                        lot.label() + " has " + Math.round(Math.max(0, free) * 10) / 10.0 + " kg free, and "
-                                + Math.round(wanted.getValue() * 10) / 10.0 + " kg are wanted"));
+                        lot.label() + " has " + written(Math.max(0, free), lot) + " left, and "
+                                + written(wanted.getValue(), lot) + " are needed"));
             }
         }
         if (!problems.isEmpty()) {

@@ -79,8 +79,9 @@ class WeatherController {
             @RequestBody byte[] file,
             @RequestParam Optional<Double> latitude,
             @RequestParam Optional<String> temperature,
-            @RequestParam Optional<String> rain) {
-        return read(file, latitude, temperature, rain).report();
+            @RequestParam Optional<String> rain,
+            @RequestParam Optional<String> dayOrder) {
+        return read(file, latitude, temperature, rain, dayOrder).report();
     }
 
     /** Keeps a weather file as a series of the practice. */
@@ -95,11 +96,12 @@ class WeatherController {
             @RequestParam Optional<Boolean> coastal,
             @RequestParam Optional<String> temperature,
             @RequestParam Optional<String> rain,
+            @RequestParam Optional<String> dayOrder,
             @RequestParam Optional<String> replaces) {
         replaces.filter(id -> store.find(id).isEmpty()).ifPresent(id -> {
             throw new NotFound("weather series");
         });
-        WeatherFile.Read read = read(file, Optional.of(latitude), temperature, rain);
+        WeatherFile.Read read = read(file, Optional.of(latitude), temperature, rain, dayOrder);
         WeatherEntry entry = WeatherEntry.of(
                 replaces.orElseGet(() -> "weather-" + UUID.randomUUID()),
                 name,
@@ -112,7 +114,11 @@ class WeatherController {
     }
 
     private static WeatherFile.Read read(
-            byte[] file, Optional<Double> latitude, Optional<String> temperature, Optional<String> rain) {
+            byte[] file,
+            Optional<Double> latitude,
+            Optional<String> temperature,
+            Optional<String> rain,
+            Optional<String> dayOrder) {
         latitude.filter(l -> !(l >= -90 && l <= 90)).ifPresent(l -> {
             throw new Refused("/latitude", "from -90 to 90 degrees");
         });
@@ -120,8 +126,10 @@ class WeatherController {
             return WeatherFile.read(
                     new String(file, StandardCharsets.UTF_8),
                     latitude,
-                    temperature.map(Reading.Temperature::of),
-                    rain.map(Reading.Rain::of));
+                    new Reading.Given(
+                            temperature.map(Reading.Temperature::of),
+                            rain.map(Reading.Rain::of),
+                            dayOrder.map(Reading.DayOrder::of)));
         } catch (UnreadableWeather e) {
             throw new Refused("/file", e.getMessage());
         } catch (IllegalArgumentException e) {

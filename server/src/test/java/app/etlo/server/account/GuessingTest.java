@@ -3,6 +3,7 @@ package app.etlo.server.account;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.etlo.core.quantity.UnitSystem;
 import app.etlo.server.ServerTest;
 import app.etlo.server.limits.TooMany;
 import java.time.Clock;
@@ -61,7 +62,12 @@ class GuessingTest {
     @BeforeEach
     void account() {
         guessing = new Guessing(jdbc, hands);
-        owner = accounts.open("Guessed", java.time.ZoneOffset.UTC, UUID.randomUUID() + "@example.org", "correct horse");
+        owner = accounts.open(
+                "Guessed",
+                java.time.ZoneOffset.UTC,
+                UnitSystem.METRIC,
+                UUID.randomUUID() + "@example.org",
+                "correct horse");
     }
 
     private void fail(String address, int times) {
@@ -176,8 +182,12 @@ class GuessingTest {
     void a_browser_keeps_its_secret_for_its_owner() {
         String first = guessing.remember(owner.id(), Optional.empty());
         assertThat(guessing.remember(owner.id(), Optional.of(first))).isEqualTo(first);
-        Adviser other =
-                accounts.open("Other", java.time.ZoneOffset.UTC, UUID.randomUUID() + "@example.org", "correct horse");
+        Adviser other = accounts.open(
+                "Other",
+                java.time.ZoneOffset.UTC,
+                UnitSystem.METRIC,
+                UUID.randomUUID() + "@example.org",
+                "correct horse");
         assertThat(guessing.remember(other.id(), Optional.of(first))).isNotEqualTo(first);
     }
 }

@@ -1,0 +1,44 @@
+import { useLayoutEffect, useRef, type ReactNode } from 'react';
+
+/**
+ * A table that is shown line under line where its columns have no room, each value with the name of its column: nothing of it lies off the
+ * page, however narrow.
+ */
+export function Stack({
+  children,
+  wide,
+  className = '',
+  label,
+}: {
+  children: ReactNode;
+  /** For tables of many columns, which run out of room sooner. */
+  wide?: boolean;
+  className?: string;
+  label?: string;
+}) {
+  const ref = useRef<HTMLDivElement>(null);
+  useLayoutEffect(() => {
+    const names = [...(ref.current?.querySelectorAll<HTMLElement>('thead th') ?? [])].map(
+      (th) => th.dataset.name ?? th.textContent?.trim() ?? '',
+    );
+    for (const row of ref.current?.querySelectorAll<HTMLTableRowElement>('tbody tr, tfoot tr') ??
+      []) {
+      let column = 0;
+      for (const cell of row.cells) {
+        const name = cell.colSpan === 1 ? names[column] : '';
+        if (name && column > 0) cell.dataset.label = name;
+        else delete cell.dataset.label;
+        column += cell.colSpan;
+      }
+    }
+  });
+  return (
+    <div
+      ref={ref}
+      className={`${wide ? 'stack-wide' : 'stack'} ${className}`}
+      {...(label ? { role: 'region', 'aria-label': label } : {})}
+    >
+      {children}
+    </div>
+  );
+}
