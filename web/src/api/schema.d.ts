@@ -2659,6 +2659,7 @@ export interface components {
         SeedNeed: {
             coverId: string;
             coverName: string;
+            cropId?: string;
             /** Format: double */
             kilograms: number;
             lotId?: string;
@@ -3159,7 +3160,9 @@ export interface operations {
     };
     take_1: {
         parameters: {
-            query?: never;
+            query?: {
+                existing?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;

@@ -4,6 +4,7 @@ import { useNavigate, useParams } from 'react-router';
 import { STEPS } from '../bench/steps';
 import { useFieldNames } from '../fields/useFieldPages';
 import { Panel } from '../ui/Panel';
+import { focusWork } from './focusWork';
 import { useKey } from './useKey';
 
 /** Places offered at a time. */
@@ -42,7 +43,10 @@ function JumpList({ onDone }: { onDone: () => void }) {
   const go = (t: Target | undefined) => {
     if (!t) return;
     onDone();
-    void navigate(t.to);
+    // the dialog gives the focus back to its button first
+    void Promise.resolve(navigate(t.to)).then(() =>
+      requestAnimationFrame(() => setTimeout(focusWork)),
+    );
   };
   return (
     <>

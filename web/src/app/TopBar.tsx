@@ -4,6 +4,7 @@ import { NavLink } from 'react-router';
 
 import { api } from '../api/client';
 import { useSession } from '../account/useSession';
+import { focusWork } from './focusWork';
 import { JumpButton } from './Jump';
 import { KeysButton } from './Keys';
 import { theme } from './theme';
@@ -43,39 +44,51 @@ export function TopBar({ tools }: { tools?: ReactNode }) {
     },
   });
   return (
-    <header className="flex min-h-[38px] flex-wrap items-center gap-x-5 border-b-[1.5px] border-ink px-4 max-[640px]:gap-x-3 max-[640px]:px-2">
-      <span className="flex items-center gap-1 text-[20px] font-bold">
-        <Mark /> Etlo
-      </span>
-      <nav aria-label="Views" className="flex flex-wrap gap-x-4 self-stretch">
-        {NAV.map((n) => (
-          <NavLink
-            key={n.to}
-            to={n.to}
-            className={({ isActive }) =>
-              `flex min-h-[36px] items-center border-b-[3px] text-[15px] whitespace-nowrap ${isActive ? 'border-ink font-bold' : 'border-transparent'}`
-            }
+    <>
+      <a
+        href="#work"
+        className="sr-only focus:not-sr-only focus:absolute focus:z-20 focus:bg-paper focus:p-2 focus:font-bold"
+        onClick={(e) => {
+          e.preventDefault();
+          focusWork();
+        }}
+      >
+        Skip to the work
+      </a>
+      <header className="flex min-h-[38px] flex-wrap items-center gap-x-5 border-b-[1.5px] border-ink px-4 max-[640px]:gap-x-3 max-[640px]:px-2">
+        <span className="flex items-center gap-1 text-[20px] font-bold">
+          <Mark /> Etlo
+        </span>
+        <nav aria-label="Views" className="flex flex-wrap gap-x-4 self-stretch">
+          {NAV.map((n) => (
+            <NavLink
+              key={n.to}
+              to={n.to}
+              className={({ isActive }) =>
+                `flex min-h-[36px] items-center border-b-[3px] text-[15px] whitespace-nowrap ${isActive ? 'border-ink font-bold' : 'border-transparent'}`
+              }
+            >
+              {n.name}
+            </NavLink>
+          ))}
+        </nav>
+        <span className="ml-auto flex flex-wrap items-center gap-x-4 text-[13px]">
+          {tools}
+          <JumpButton />
+          <KeysButton />
+          <button type="button" className="link" onClick={() => setNight(theme.turn())}>
+            {night ? 'Day' : 'Night'}
+          </button>
+          <button
+            type="button"
+            className="link"
+            title={session.data?.practice}
+            onClick={() => out.mutate()}
           >
-            {n.name}
-          </NavLink>
-        ))}
-      </nav>
-      <span className="ml-auto flex flex-wrap items-center gap-x-4 text-[13px]">
-        {tools}
-        <JumpButton />
-        <KeysButton />
-        <button type="button" className="link" onClick={() => setNight(theme.turn())}>
-          {night ? 'Day' : 'Night'}
-        </button>
-        <button
-          type="button"
-          className="link"
-          title={session.data?.practice}
-          onClick={() => out.mutate()}
-        >
-          Sign out
-        </button>
-      </span>
-    </header>
+            Sign out
+          </button>
+        </span>
+      </header>
+    </>
   );
 }

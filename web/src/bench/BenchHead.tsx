@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 
 import { useOpenPlan } from '../plan/context';
 import { SelectField } from '../ui/inputs';
-import { useCropName } from './pick';
+import { useCropInTime } from './pick';
 
 /** The head of a step: its name, what it is for, and the window or crop it is about. */
 export function BenchHead({
@@ -17,7 +17,7 @@ export function BenchHead({
   children?: ReactNode;
 }) {
   const { state, inHand, takeInHand } = useOpenPlan();
-  const name = useCropName();
+  const name = useCropInTime();
   const crops = state.plan.crops.filter(
     (c) => about === 'crop' || state.evaluation?.windows.some((w) => w.beforeCropId === c.id),
   );
@@ -30,7 +30,7 @@ export function BenchHead({
         {about && crops.length > 1 && (
           <SelectField
             hideLabel
-            label={about === 'crop' ? 'Crop in hand' : 'Window in hand'}
+            label={about === 'crop' ? 'Crop shown' : 'Window shown'}
             value={inHand ?? ''}
             onChange={takeInHand}
             options={crops.map((c) => ({

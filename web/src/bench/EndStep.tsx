@@ -75,6 +75,11 @@ export function EndStep() {
             session.change((p) => setParams(p, 'end', cover.id, { method: method || undefined }))
           }
         />
+        {!end && (
+          <span className="max-w-44 pb-1 text-[13px] text-ink2 italic">
+            enter the day first, then choose how
+          </span>
+        )}
         <span className="pb-1">
           dead before planting <FigureText id={fig('daysBeforePlanting')} />
         </span>

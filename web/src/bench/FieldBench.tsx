@@ -266,7 +266,7 @@ export function FieldBench({ loaded, who }: { loaded: Loaded; who: string }) {
             className="grid grid-cols-[96px_minmax(0,1fr)_296px] gap-x-6 border-t border-rule pt-3 pb-12 max-[1100px]:grid-cols-[92px_minmax(0,1fr)] max-[700px]:grid-cols-1"
           >
             <StepLine step={step.id} done={decided(plan, evaluation, inHand)} />
-            <section aria-label={step.name} className="min-w-0">
+            <section aria-label={step.name} data-work className="min-w-0 outline-none">
               <Body lots={loaded.lots} />
             </section>
             <aside className="border-l-[1.25px] border-ink pl-5 max-[1100px]:col-span-full max-[1100px]:mt-6 max-[1100px]:border-t max-[1100px]:border-l-0 max-[1100px]:pt-3 max-[1100px]:pl-0">

@@ -11,6 +11,17 @@ export function useCropName() {
   return (c: Crop | undefined) => knowledge.crops.find((k) => k.id === c?.crop)?.name ?? 'crop';
 }
 
+/** The name of a crop with the year of its harvest, so that two of a rotation are told apart. */
+export function useCropInTime() {
+  const { state } = useOpenPlan();
+  const name = useCropName();
+  return (c: Crop | undefined) => {
+    const seen = state.evaluation?.crops.find((x) => x.id === c?.id);
+    const year = (seen?.harvested ?? seen?.planted)?.slice(0, 4);
+    return year ? `${name(c)} ${year}` : name(c);
+  };
+}
+
 /** The cover that stands ahead of a crop. */
 export function coverAhead(plan: Plan, e: Evaluation | undefined, cropId: string | undefined) {
   return (
@@ -44,7 +55,7 @@ export function useCover(): { cover: Cover | undefined; chooser: React.ReactNode
       className="link text-[13px]"
       onClick={() => session.change((p) => removeCover(p, cover.id))}
     >
-      take this cover out
+      remove this cover
     </button>
   ) : window && inHand ? (
     <button

@@ -136,6 +136,7 @@ export function ComparePage() {
     },
   });
   const all = known.data?.plans ?? [];
+  const from = search.get('from');
   const asked = search.getAll('plan').filter((id) => all.some((p) => p.id === id));
   const shown = asked.length > 0 ? asked : all.slice(0, 2).map((p) => p.id);
   const compared = useQuery({
@@ -172,7 +173,10 @@ export function ComparePage() {
           <h1 className="text-[21px] font-bold">
             {known.data ? `${known.data.field.name}: plans compared` : 'Plans compared'}
           </h1>
-          <Link className="link text-[13.5px]" to={`/fields/${fieldId}`}>
+          <Link
+            className="link text-[13.5px]"
+            to={`/fields/${fieldId}${from ? `?plan=${from}` : ''}`}
+          >
             back to the plan
           </Link>
           <fieldset className="ml-auto flex flex-wrap gap-x-4 text-[13.5px]">

@@ -56,8 +56,8 @@ function ImportPlan() {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const take = useMutation({
-    mutationFn: async (file: File) => {
-      const answer = await fetch('/api/dossiers', {
+    mutationFn: async ({ file, existing }: { file: File; existing?: 'replace' | 'copy' }) => {
+      const answer = await fetch(`/api/dossiers${existing ? `?existing=${existing}` : ''}`, {
         method: 'POST',
         headers: { ...(await token()), 'Content-Type': 'application/octet-stream' },
         body: file,
@@ -69,18 +69,26 @@ function ImportPlan() {
         kept?: string[];
         detail?: string;
         problems?: Problem[];
+        differences?: string[];
       };
+      if (answer.status === 409 && body.differences) {
+        setMet({ file, differences: body.differences });
+        return undefined;
+      }
+      setMet(undefined);
       if (!answer.ok)
         throw new Refusal(answer.status, body.detail ?? 'refused', body.problems ?? []);
       return body;
     },
     onSuccess: async (done) => {
+      if (!done) return;
       await queries.invalidateQueries();
       const at = `/fields/${done.fieldId}${done.current ? '' : `?plan=${done.planId}`}`;
       if (done.kept?.length) setKept({ at, words: done.kept });
       else void navigate(at);
     },
   });
+  const [met, setMet] = useState<{ file: File; differences: string[] }>();
   const [kept, setKept] = useState<{ at: string; words: string[] }>();
   const first = take.error instanceof Refusal ? take.error.problems[0] : undefined;
   return (
@@ -97,10 +105,47 @@ function ImportPlan() {
         tabIndex={-1}
         onChange={(e) => {
           const file = e.target.files?.[0];
-          if (file) take.mutate(file);
+          if (file) take.mutate({ file });
           e.target.value = '';
         }}
       />
+      <Panel
+        title="This plan is here already"
+        open={met !== undefined}
+        onOpenChange={(open) => !open && setMet(undefined)}
+      >
+        {met && (
+          <>
+            <p className="text-[13.5px] text-ink2">Here → in the file:</p>
+            <ul className="my-2 max-h-60 overflow-y-auto text-[14px]">
+              {met.differences.map((w) => (
+                <li key={w}>{w}</li>
+              ))}
+            </ul>
+            <span className="flex flex-wrap gap-2">
+              <button
+                type="button"
+                className="btn btn-main"
+                disabled={take.isPending}
+                onClick={() => take.mutate({ file: met.file, existing: 'copy' })}
+              >
+                Add it as a copy
+              </button>
+              <button
+                type="button"
+                className="btn"
+                disabled={take.isPending}
+                onClick={() => take.mutate({ file: met.file, existing: 'replace' })}
+              >
+                Replace the plan here
+              </button>
+            </span>
+            <p className="mt-2 text-[13px] text-ink2">
+              A replaced plan stays in the history and can be restored by Undo.
+            </p>
+          </>
+        )}
+      </Panel>
       <Panel
         title="Imported; this practice keeps its own of the following"
         open={kept !== undefined}

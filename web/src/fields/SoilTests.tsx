@@ -1,10 +1,11 @@
 import { useMutation } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 
-import { taken, token, type Field, type Schemas } from '../api/client';
+import { taken, token, type Field, type Problem, type Schemas } from '../api/client';
 import { spokenDate } from '../section/scale';
 import { AskDecimalSign } from '../ui/AskDecimalSign';
 import { Panel } from '../ui/Panel';
+import { RowsField } from '../ui/RowsField';
 import { SelectField } from '../ui/inputs';
 
 type Table = Schemas['SoilTestTable'];
@@ -19,7 +20,6 @@ const VALUES: { id: string; name: string }[] = [
   { id: 'potassium', name: 'potassium, mg/kg' },
   { id: 'nitrate', name: 'nitrate N, mg/kg' },
 ];
-const SHOWN = 12;
 
 interface Asked {
   from: File;
@@ -64,9 +64,13 @@ function TestRows({ tests }: { tests: Test[] }) {
 /** Soil tests of the field, and a laboratory's table taken in: columns mapped, bad lines marked, kept when said so. */
 export function SoilTests({
   tests,
+  us,
+  problems,
   onChange,
 }: {
   tests: Test[] | undefined;
+  us: boolean;
+  problems: Problem[];
   onChange: (tests: Test[] | undefined) => void;
 }) {
   const input = useRef<HTMLInputElement>(null);
@@ -133,7 +137,35 @@ export function SoilTests({
           Nothing was read: {look.error.message}
         </p>
       )}
-      {tests && tests.length > 0 && <TestRows tests={tests.slice(-SHOWN)} />}
+      <RowsField
+        title=""
+        one="soil test"
+        pointer="/soilTests"
+        problems={problems}
+        rows={tests}
+        fresh={{}}
+        columns={[
+          { key: 'date', label: 'sampled', kind: 'day', needed: true },
+          {
+            key: 'depth',
+            label: 'down to',
+            kind: 'quantity',
+            units: us ? ['in', 'cm'] : ['cm', 'in'],
+          },
+          { key: 'ph', label: 'pH', kind: 'number', max: 11 },
+          {
+            key: 'organicMatterPercent',
+            label: 'organic matter',
+            kind: 'number',
+            max: 100,
+            suffix: '%',
+          },
+          { key: 'phosphorusMgKg', label: 'P', kind: 'number', max: 5000, suffix: 'mg/kg' },
+          { key: 'potassiumMgKg', label: 'K', kind: 'number', max: 10000, suffix: 'mg/kg' },
+          { key: 'nitrateMgKg', label: 'nitrate N', kind: 'number', max: 1000, suffix: 'mg/kg' },
+        ]}
+        onChange={onChange}
+      />
       <Panel
         wide
         title="Soil tests in the table"

@@ -116,7 +116,7 @@ export function Copies() {
           />
           <Link
             className="link"
-            to={`/fields/${field.id}/compared${state.current ? '' : `?${compare.map((id) => `plan=${id}`).join('&')}`}`}
+            to={`/fields/${field.id}/compared${state.current ? '' : `?${compare.map((id) => `plan=${id}`).join('&')}&from=${state.plan.id}`}`}
           >
             compare
           </Link>

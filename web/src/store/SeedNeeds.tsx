@@ -17,6 +17,10 @@ export const useSeed = () =>
     refetchInterval: (query) => ((query.state.data?.pending ?? 0) > 0 ? 400 : false),
   });
 
+/** The mix of the cover a need is of. */
+const mixOf = (n: Need) =>
+  `/fields/${n.fieldId}/mix${n.need.cropId ? `?crop=${n.need.cropId}` : ''}`;
+
 /** The needs of a cover together, the soonest cover first. */
 export function byCover(needs: Need[]): Need[][] {
   const covers = new Map<string, Need[]>();
@@ -63,7 +67,7 @@ function CoverNeeds({ needs, lotName }: { needs: Need[]; lotName: (id: string) =
               rowSpan={needs.length}
               className="py-1 pr-4 text-left align-top font-medium"
             >
-              <Link className="link font-bold" to={`/fields/${n.fieldId}/mix`}>
+              <Link className="link font-bold" to={mixOf(n)}>
                 {n.fieldName}
               </Link>
               , {n.need.coverName}
@@ -83,7 +87,7 @@ function CoverNeeds({ needs, lotName }: { needs: Need[]; lotName: (id: string) =
           {i === 0 && (
             <td rowSpan={needs.length} className="pl-4 text-right align-top whitespace-nowrap">
               {short && !named && (
-                <Link className="link text-[13px]" to={`/fields/${first.fieldId}/mix`}>
+                <Link className="link text-[13px]" to={mixOf(first)}>
                   choose lots first
                 </Link>
               )}

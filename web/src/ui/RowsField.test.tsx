@@ -55,7 +55,7 @@ describe('a list of small entries', () => {
     render(<Weeds start={[{ name: 'thistle', pressure: 'low' }]} told={told} />);
     fireEvent.click(screen.getByLabelText('perennial, weed 1'));
     expect(told).toHaveBeenLastCalledWith([{ name: 'thistle', pressure: 'low', perennial: true }]);
-    fireEvent.click(screen.getByRole('button', { name: 'Take out weed 1' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Remove weed 1' }));
     expect(told).toHaveBeenLastCalledWith(undefined);
   });
 

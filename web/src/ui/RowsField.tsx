@@ -2,6 +2,7 @@ import { useState } from 'react';
 
 import type { Problem, Quantity, UnitSymbol } from '../api/client';
 import { tidy } from '../plan/edit';
+import { Stack } from './Stack';
 import { DateField } from './DateField';
 import { NumberField, problemAt, QuantityField, SelectField, TextField } from './inputs';
 
@@ -153,7 +154,7 @@ export function RowsField<T extends object>({
         )}
       </div>
       {(all.length > 0 || draft) && (
-        <div className="overflow-x-auto">
+        <Stack wide>
           <table>
             <thead>
               <tr className="text-left text-[12px] text-ink2">
@@ -186,7 +187,7 @@ export function RowsField<T extends object>({
                     <button
                       type="button"
                       className="link text-[13px]"
-                      aria-label={`Take out ${one} ${i + 1}`}
+                      aria-label={`Remove ${one} ${i + 1}`}
                       onClick={() => put(all.filter((_, k) => k !== i))}
                     >
                       remove
@@ -223,14 +224,14 @@ export function RowsField<T extends object>({
                       className="link text-[13px]"
                       onClick={() => setDraft(undefined)}
                     >
-                      leave it
+                      cancel
                     </button>
                   </td>
                 </tr>
               )}
             </tbody>
           </table>
-        </div>
+        </Stack>
       )}
     </div>
   );

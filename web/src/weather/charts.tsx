@@ -64,13 +64,18 @@ export function MonthChart({
       <figcaption className="flex items-baseline gap-3 text-[13.5px] font-bold">
         {title} <span className="fig text-[12px] font-normal text-ink2">{unit}</span>
         {series.length > 1 &&
-          series.map((s) => (
+          series.map((s, k) => (
             <span key={s.name} className="text-[12.5px] font-medium">
               <svg width="16" height="8" aria-hidden className="mr-1 inline-block">
                 {s.as === 'bars' ? (
                   <rect width="7" height="8" x="4" fill={s.ink} />
                 ) : (
-                  <path d="M0 4H16" stroke={s.ink} strokeWidth="2" />
+                  <path
+                    d="M0 4H16"
+                    stroke={s.ink}
+                    strokeWidth="2"
+                    strokeDasharray={k === 0 ? undefined : '6 3'}
+                  />
                 )}
               </svg>
               {s.name}

@@ -103,7 +103,12 @@ export function SoilPart({ field, change, problems }: PartProps) {
         onChange={(layers) => change({ layers })}
       />
       <SoilTable />
-      <SoilTests tests={field.soilTests} onChange={(soilTests) => change({ soilTests })} />
+      <SoilTests
+        tests={field.soilTests}
+        us={us}
+        problems={problems}
+        onChange={(soilTests) => change({ soilTests })}
+      />
     </>
   );
 }

@@ -221,7 +221,7 @@ class HandIT extends InBrowser {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Fields"))
                 .click();
         page.getByLabel("Plan file").setInputFiles(payload("plan.json", "{\"format\":\"other\"}"));
-        assertThat(page.getByText("this is no Etlo dossier")).isVisible();
+        assertThat(page.getByText("this is not an Etlo plan file")).isVisible();
         button("New field").click();
         page.getByLabel("Boundary file (GeoJSON)").setInputFiles(payload("a.geojson", "not json"));
         assertThat(page.getByText("the file holds no readable JSON")).isVisible();
@@ -241,5 +241,71 @@ class HandIT extends InBrowser {
 
     private static FilePayload payload(String name, String text) {
         return new FilePayload(name, "application/json", text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** What can be done on the page and does not lie on it, or is cut off by what it lies in. */
+    private static final String OFF_THE_PAGE = """
+            () => {
+              const width = document.documentElement.clientWidth;
+              const found = [];
+              if (document.documentElement.scrollWidth > width + 1)
+                found.push('the page is ' + document.documentElement.scrollWidth + ' wide');
+              for (const e of document.querySelectorAll('a,button,input,select,textarea,summary')) {
+                const r = e.getBoundingClientRect();
+                if (!r.width || !r.height || e.closest('.sr-only, svg') || getComputedStyle(e).visibility === 'hidden')
+                  continue;
+                const name = (e.getAttribute('aria-label') || e.textContent || e.id).trim().slice(0, 40);
+                if (r.right > width + 1 || r.left < -1) found.push(name + ' at ' + Math.round(r.left));
+                for (let p = e.parentElement; p && p !== document.body; p = p.parentElement) {
+                  const box = p.getBoundingClientRect();
+                  if (/auto|scroll|hidden/.test(getComputedStyle(p).overflowX) && r.right > box.right + 1)
+                    found.push(name + ' is cut off');
+                }
+              }
+              return found;
+            }""";
+
+    @Test
+    void nothing_that_can_be_done_lies_off_the_page_however_narrow_it_is() {
+        String field = page.url().replaceFirst("/[^/]*$", "").replace(server.url(), "");
+        for (int width : new int[] {1280, 768, 390, 360}) {
+            page.setViewportSize(width, 800);
+            for (String view : new String[] {
+                "/fields",
+                "/weather",
+                "/species?of=cereal-rye%20hairy-vetch",
+                "/seed-store",
+                "/calibration",
+                "/people",
+                field + "/field",
+                field + "/rotation",
+                field + "/aims",
+                field + "/mix",
+                field + "/sow",
+                field + "/end",
+                field + "/plant",
+                field + "/feed"
+            }) {
+                page.navigate(view);
+                assertThat(page.locator("main h1, main h2").first()).isVisible();
+                page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+                assertEquals(java.util.List.of(), page.evaluate(OFF_THE_PAGE), view + " at " + width);
+            }
+        }
+    }
+
+    @Test
+    void the_work_is_a_skip_away_and_a_jump_lands_in_it() {
+        page.reload();
+        assertThat(page.locator("main h2").first()).isVisible();
+        page.keyboard().press("Tab");
+        assertThat(page.getByText("Skip to the work")).isFocused();
+        page.keyboard().press("Enter");
+        assertThat(page.locator("[data-work]")).isFocused();
+        page.keyboard().press("/");
+        page.keyboard().type("Rotation");
+        page.keyboard().press("Enter");
+        assertThat(page).hasURL(java.util.regex.Pattern.compile(".*/rotation$"));
+        assertThat(page.locator("[data-work]")).isFocused();
     }
 }

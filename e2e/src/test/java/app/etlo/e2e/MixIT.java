@@ -114,7 +114,7 @@ class MixIT extends InBrowser {
         page.navigate("/seed-store");
         Locator needs = region("Needs of the fields");
         button("Hold seed for Whin Bank").click();
-        assertThat(needs.getByRole(AriaRole.ALERT)).containsText("kg free");
+        assertThat(needs.getByRole(AriaRole.ALERT)).containsText("are needed");
         complaints.removeIf(c -> c.contains("/seed?"));
         assertThat(page.getByText("To order")).isVisible();
         accessible("seed store with needs");

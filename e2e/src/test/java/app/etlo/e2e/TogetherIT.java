@@ -242,7 +242,7 @@ class TogetherIT extends InBrowser {
                         "\uFEFFspecies;lot;purity %;germination %\nCereal rye;R 7;98,5;91\nMoon grass;M 1;98;91\n"
                                 .getBytes(StandardCharsets.UTF_8)));
         Locator sheet = page.getByRole(AriaRole.DIALOG);
-        assertThat(sheet).containsText("line 3: species: 'Moon grass' is no species of the library");
+        assertThat(sheet).containsText("line 3: species: 'Moon grass' is not a species of the library");
         on(page, "Add to the store").click();
         assertThat(sheet).hasCount(0);
         assertThat(page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("R 7")))

@@ -98,7 +98,18 @@ class EvaluationTest {
     @Test
     void an_import_over_a_changed_plan_can_be_undone() {
         String text = Samples.dossier().replace("\"sharePercent\": 40", "\"sharePercent\": 45");
-        browser.file("/api/dossiers", text.getBytes(StandardCharsets.UTF_8));
+        byte[] file = text.getBytes(StandardCharsets.UTF_8);
+        // nothing is overwritten unasked
+        Browser.Answer asked = browser.file("/api/dossiers", file);
+        assertThat(asked.status()).isEqualTo(409);
+        assertThat(asked.json().path("differences").toString()).contains("45");
+        assertThat(browser.get("/api/fields/f1/plan").json().path("revision").asInt())
+                .isEqualTo(1);
+        JsonNode copy = browser.file("/api/dossiers?existing=copy", file).json();
+        assertThat(copy.path("current").asBoolean()).isFalse();
+        assertThat(copy.path("planId").asText()).isNotEqualTo("p1");
+        assertThat(browser.file("/api/dossiers?existing=replace", file).status())
+                .isEqualTo(200);
         JsonNode now = browser.get("/api/fields/f1/plan").json();
         assertThat(now.path("revision").asInt()).isEqualTo(2);
         assertThat(browser.step("undo", "p1", 2)

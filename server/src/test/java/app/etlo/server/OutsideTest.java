@@ -114,7 +114,7 @@ class OutsideTest {
         assertThat(aged).isEqualTo(1);
         JsonNode then = outsideOnce(o -> o.at("/forecast").has("fault"));
         assertThat(then.at("/forecast/fault").asText())
-                .isEqualTo("The forecast service told a night warmer than its day.");
+                .isEqualTo("The forecast service sent a night warmer than its day.");
         assertThat(then.at("/forecast/told").asText()).isEqualTo(issued);
         assertThat(evaluated().path("weather").has("forecastIssued")).isTrue();
     }

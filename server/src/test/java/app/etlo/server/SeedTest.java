@@ -80,7 +80,7 @@ class SeedTest {
         stock("l1", 1);
         Browser.Answer answer = us.put(HOLD, "");
         assertThat(answer.status()).isEqualTo(400);
-        assertThat(answer.text()).contains("/lots/l1").contains("kg free");
+        assertThat(answer.text()).contains("/lots/l1").contains("are needed");
         assertThat(seed().path("orders").toString()).contains("cereal-rye");
         assertThat(us.get("/api/seed/orders.csv").text()).contains("Cereal rye");
         assertThat(us.get("/api/lots.csv").text()).contains("Cereal rye").contains("stock kg");

@@ -52,6 +52,7 @@ class WallTest {
             "GET /api/species/{speciesId}/corrections",
             "GET /api/people",
             "PUT /api/me/name",
+            "PUT /api/me/units",
             "PUT /api/practice/zone",
             "PUT /api/me/password",
             "DELETE /api/me/sessions",

@@ -12,7 +12,7 @@ final class TreatedSeedFed extends Judgement {
                 Weight.STOP,
                 Step.MIX,
                 "a lot is treated and the cover is to be grazed or fed",
-                Source.commonPractice("treated seed is no feed; the tag and the label rule"),
+                Source.commonPractice("treated seed is not feed; the tag and the label rule"),
                 "sure");
     }
 

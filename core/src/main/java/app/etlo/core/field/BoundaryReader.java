@@ -66,7 +66,7 @@ public final class BoundaryReader {
             case "Point", "MultiPoint", "LineString", "MultiLineString" -> {
                 // points and lines that lie beside the outline in the same file are no part of it
             }
-            default -> throw new BoundaryRefused(at + "/type", "'" + shortened(type) + "' is no GeoJSON type");
+            default -> throw new BoundaryRefused(at + "/type", "'" + shortened(type) + "' is not a GeoJSON type");
         }
     }
 
@@ -127,7 +127,7 @@ public final class BoundaryReader {
             throw new BoundaryRefused(
                     at,
                     "[" + lon + ", " + lat
-                            + "] are no degrees; GeoJSON is in WGS 84 longitude and latitude, so export the"
+                            + "] are not degrees; GeoJSON is in WGS 84 longitude and latitude, so export the"
                             + " outline again in that system, not in metres or feet");
         }
         return new Position(lon, lat);

@@ -91,7 +91,7 @@ public final class AimDelivery {
                     "bloom",
                     "grade",
                     "full"),
-            rule("break-pests", "Stand that is no host", Unit.T_PER_HA, "mass * host / 1000", OWN, "host"),
+            rule("break-pests", "Stand that is not a host", Unit.T_PER_HA, "mass * host / 1000", OWN, "host"),
             rule("mulch", "Lasting mulch", Unit.T_PER_HA, "mass * lasting / 1000", OWN, "lasting"),
             rule(
                     "lift-phosphorus",

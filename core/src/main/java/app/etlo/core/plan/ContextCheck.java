@@ -76,10 +76,10 @@ public final class ContextCheck {
         check.id(lot.id(), "/id");
         check.name(lot.label(), "/label");
         if (lot.species() == null || knowledge.species().find(lot.species()).isEmpty()) {
-            check.problem("/species", "'" + lot.species() + "' is no species of the library");
+            check.problem("/species", "'" + lot.species() + "' is not a species of the library");
         }
         if (check.between(lot.purityPercent(), 0, 100, "/purityPercent") && lot.purityPercent() == 0) {
-            check.problem("/purityPercent", "seed without purity is no seed; read the tag again");
+            check.problem("/purityPercent", "purity is above 0 %; read the tag again");
         }
         check.between(lot.germinationPercent(), 0, 100, "/germinationPercent");
         lot.hardSeedPercent().ifPresent(v -> check.between(v, 0, 100, "/hardSeedPercent"));
@@ -112,7 +112,9 @@ public final class ContextCheck {
         lot.testedOn()
                 .filter(d -> d.getYear() < 1950 || d.getYear() > 2099)
                 .ifPresent(d -> check.problem("/testedOn", "a date from 1950 to 2099"));
-        lot.supplier().filter(t -> t.length() > 120).ifPresent(t -> check.problem("/supplier", "at most 120 letters"));
+        lot.supplier()
+                .filter(t -> t.length() > 120)
+                .ifPresent(t -> check.problem("/supplier", "at most 120 characters"));
         check.done();
     }
 }

@@ -54,7 +54,7 @@ public final class DifferenceWords {
                     ? change(who, d)
                     : list.equals("operations")
                             ? operation(who, d)
-                            : (d.after().isPresent() ? "added " : "took out ") + who;
+                            : (d.after().isPresent() ? "added " : "removed ") + who;
         }
         List<String> rest = path.subList(2, path.size());
         if (list.equals("operations") && rest.get(0).equals("when")) {
@@ -80,7 +80,7 @@ public final class DifferenceWords {
         if (rest.size() == 3) {
             JsonNode entry = d.after().or(d::before).orElseThrow();
             String share = entry.has("sharePercent") ? ", " + values.of(entry.get("sharePercent")) + " %" : "";
-            return cover + ": " + (d.after().isPresent() ? "added " : "took out ") + species + share;
+            return cover + ": " + (d.after().isPresent() ? "added " : "removed ") + species + share;
         }
         return change(cover + ": " + species + ", " + words(rest.subList(3, rest.size())), d);
     }

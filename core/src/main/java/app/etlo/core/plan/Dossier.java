@@ -31,7 +31,7 @@ public record Dossier(String format, int version, PlanDocument plan, Context con
     public static Dossier read(String text, PlanReader plans, Knowledge knowledge) {
         JsonNode tree = Json.tree(text);
         if (!FORMAT.equals(tree.path("format").asText())) {
-            throw new Refused("/format", "this is no Etlo dossier; its format would be '" + FORMAT + "'");
+            throw new Refused("/format", "this is not an Etlo plan file; its format would be '" + FORMAT + "'");
         }
         if (tree.path("version").asInt() != VERSION) {
             throw new Refused("/version", "this Etlo reads version " + VERSION + " of the format");

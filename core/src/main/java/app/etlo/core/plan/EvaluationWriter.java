@@ -41,7 +41,7 @@ import java.util.Optional;
 
 /** Writes an evaluated plan out for reading: figures rounded and in the farm's units, notes with their answers. */
 public final class EvaluationWriter {
-    public static final String CORE_VERSION = "0.1.0";
+    public static final String CORE_VERSION = "0.2.0";
     private static final int END_DECISION_DAYS = 30;
 
     private EvaluationWriter() {}

@@ -55,7 +55,7 @@ final class FieldCheck {
         check.quantity(f.elevation(), "/elevation", Dimension.LENGTH, 0, 9000);
         f.station()
                 .filter(s -> knowledge.stations().find(s).isEmpty())
-                .ifPresent(s -> check.problem("/station", "'" + s + "' is no station of the library"));
+                .ifPresent(s -> check.problem("/station", "'" + s + "' is not a station of the library"));
         f.weather().ifPresent(w -> check.id(w, "/weather"));
         check.number(f.coldHollowC(), 0, 10, "/coldHollowC");
         check.number(f.evapotranspirationScale(), 0.5, 2, "/evapotranspirationScale");

@@ -53,7 +53,7 @@ public final class Json {
                     ? ""
                     : " at line " + e.getLocation().getLineNr() + ", column "
                             + e.getLocation().getColumnNr();
-            throw new Refused("", "this is no readable JSON" + where + ": " + e.getOriginalMessage());
+            throw new Refused("", "this is not readable JSON" + where + ": " + e.getOriginalMessage());
         }
     }
 
@@ -96,7 +96,7 @@ public final class Json {
                             pointer.append('/').append(r.getFieldName() == null ? r.getIndex() : r.getFieldName()));
             return new Problem(pointer.toString(), plainly(m));
         }
-        return new Problem("", "this is no readable JSON: " + e.getOriginalMessage());
+        return new Problem("", "this is not readable JSON: " + e.getOriginalMessage());
     }
 
     private static String plainly(JsonMappingException e) {

@@ -244,7 +244,7 @@ final class PlanCheck {
 
     private void known(Library<?> library, String id, String at, String what) {
         if (library.find(id).isEmpty()) {
-            problem(at, "'" + id + "' is no " + what + " of the library");
+            problem(at, "the library has no " + what + " '" + id + "'");
         }
     }
 

@@ -20,7 +20,7 @@ final class ProblemList {
     }
 
     void text(Optional<String> text, String at, int most) {
-        text.filter(t -> t.length() > most).ifPresent(t -> problem(at, "at most " + most + " letters"));
+        text.filter(t -> t.length() > most).ifPresent(t -> problem(at, "at most " + most + " characters"));
     }
 
     void date(Optional<LocalDate> day, String at) {
@@ -43,7 +43,7 @@ final class ProblemList {
 
     void id(String id, String at) {
         if (id == null || !id.matches(ID)) {
-            problem(at, "an id has up to 64 letters, figures, hyphens and underscores");
+            problem(at, "an id has up to 64 letters, digits, hyphens and underscores");
         }
     }
 
@@ -51,7 +51,7 @@ final class ProblemList {
         if (name == null || name.isBlank()) {
             problem(at, "give it a name");
         } else if (name.length() > 120) {
-            problem(at, "at most 120 letters");
+            problem(at, "at most 120 characters");
         }
     }
 

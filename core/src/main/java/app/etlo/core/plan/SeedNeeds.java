@@ -15,6 +15,7 @@ public final class SeedNeeds {
     private SeedNeeds() {}
 
     /**
+     * @param cropId the crop that follows the cover, by which its mix is opened
      * @param lotId the lot the mix names, if it does
      * @param kilograms with waste, for the sown area
      * @param neededBy day it should lie in the yard; empty while the sowing has no date
@@ -23,6 +24,7 @@ public final class SeedNeeds {
             String planId,
             String coverId,
             String coverName,
+            Optional<String> cropId,
             String species,
             String speciesName,
             Optional<String> lotId,
@@ -44,6 +46,7 @@ public final class SeedNeeds {
                 e.plan().id(),
                 c.entry().id(),
                 EvaluationWriter.name(c),
+                c.next().map(n -> n.id()),
                 r.component().species().id(),
                 r.component().species().name(),
                 r.component().lot().map(l -> l.id()),

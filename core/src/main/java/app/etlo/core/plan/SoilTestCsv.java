@@ -220,7 +220,10 @@ public final class SoilTestCsv {
         try {
             return Optional.of(LocalDate.parse(text));
         } catch (DateTimeException e) {
-            problem(number, header.get(columns.get("date")), "'" + shortly(text) + "' is no day such as 2027-05-12");
+            problem(
+                    number,
+                    header.get(columns.get("date")),
+                    "'" + shortly(text) + "' is not a date such as 2027-05-12");
             return Optional.empty();
         }
     }

@@ -7,6 +7,7 @@ import app.etlo.core.plan.PlanDocument.CoverEntry;
 import app.etlo.core.plan.PlanDocument.ParamsEntry;
 import app.etlo.core.plan.PlanDocument.PlaceEntry;
 import app.etlo.core.quantity.Band;
+import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.quantity.UnitSystem;
@@ -18,6 +19,8 @@ import app.etlo.core.rotation.WindowKind;
 import app.etlo.core.weather.DegreeDays;
 import app.etlo.core.weather.Percentiles;
 import app.etlo.core.weather.YearsAhead;
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -185,7 +188,8 @@ public final class Widening {
         for (int days : EARLIER_DAYS) {
             LocalDate harvest = after.harvested().get().minusDays(days);
             if (after.planted().map(p -> p.isBefore(harvest.minusDays(50))).orElse(false)) {
-                PlanDocument plan = PlanEdit.dated(e.plan(), "harvest", after.id(), harvest);
+                PlanDocument plan =
+                        yielding(PlanEdit.dated(e.plan(), "harvest", after.id(), harvest), 1 - days * YIELD_A_DAY);
                 add(
                         "earlier-" + days,
                         lower(after.crop()) + " that ripens " + days + " days earlier",
@@ -195,6 +199,28 @@ public final class Widening {
                                 + share(days * YIELD_A_DAY));
             }
         }
+    }
+
+    /** The plan with the yield goal of the crop ahead lowered to a share: what an earlier variety gives up is not expected of it. */
+    private PlanDocument yielding(PlanDocument plan, double share) {
+        return PlanEdit.with(
+                plan,
+                plan.crops().stream()
+                        .map(c -> c.id().equals(after.id())
+                                ? new PlanDocument.CropEntry(
+                                        c.id(),
+                                        c.crop(),
+                                        c.yieldGoal().map(q -> new Quantity(lowered(q.value() * share), q.unit())),
+                                        c.turnaroundDays(),
+                                        c.nitrogen())
+                                : c)
+                        .toList(),
+                plan.covers(),
+                plan.operations());
+    }
+
+    private static double lowered(double value) {
+        return BigDecimal.valueOf(value).round(new MathContext(3)).doubleValue();
     }
 
     private void silage() {

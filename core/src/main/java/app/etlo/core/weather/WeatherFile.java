@@ -134,9 +134,8 @@ public final class WeatherFile {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (UncheckedIOException e) {
-            throw new UnreadableWeather(
-                    "The file is no table that can be read: a quotation mark is not closed, or stands"
-                            + " in the middle of a value.");
+            throw new UnreadableWeather("The file is not a readable table: a quotation mark is not closed, or stands"
+                    + " in the middle of a value.");
         }
     }
 

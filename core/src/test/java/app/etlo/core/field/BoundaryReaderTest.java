@@ -46,7 +46,7 @@ class BoundaryReaderTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
                     []                                                                            |                  | expected a GeoJSON object
-                    {"type":"Circle"}                                                             | /type            | no GeoJSON type
+                    {"type":"Circle"}                                                             | /type            | not a GeoJSON type
                     {"type":"Point","coordinates":[1,2]}                                          |                  | no Polygon or MultiPolygon
                     {"type":"Polygon"}                                                            | /coordinates     | a list of rings
                     {"type":"Polygon","coordinates":[]}                                           | /coordinates     | needs an outer ring
@@ -54,7 +54,7 @@ class BoundaryReaderTest {
                     {"type":"Polygon","coordinates":[[[0,0],[0.1,0],[0.1,0.1],[0,0.1]]]}          | /coordinates/0   | not closed
                     {"type":"Polygon","coordinates":[[[0,0],["a",0],[1,1],[0,0]]]}                | /coordinates/0/1 | longitude, latitude
                     {"type":"Polygon","coordinates":[[[0,0],[4500000,0],[1,1],[0,0]]]}            | /coordinates/0/1 | export the outline again
-                    {"type":"Polygon","coordinates":[[[0,0],[0,95],[1,1],[0,0]]]}                 | /coordinates/0/1 | no degrees
+                    {"type":"Polygon","coordinates":[[[0,0],[0,95],[1,1],[0,0]]]}                 | /coordinates/0/1 | not degrees
                     {"type":"Polygon","coordinates":[[[0,0],[0.1,0.1],[0.1,0],[0,0.1],[0,0]]]}    |                  | not sound
                     {"type":"Polygon","coordinates":[[[0,0],[30,0],[30,1],[0,0]]]}                |                  | ten degrees
                     {"type":"FeatureCollection","features":{}}                                    | /features        | expected a list

@@ -46,7 +46,7 @@ class DifferenceWordsTest {
                     list.addObject().put("species", "crimson-clover").put("sharePercent", 10.0);
                 }))
                 .containsExactly(
-                        "cover before grain corn 2027: took out daikon radish, 10 %",
+                        "cover before grain corn 2027: removed daikon radish, 10 %",
                         "cover before grain corn 2027: added crimson clover, 10 %");
     }
 

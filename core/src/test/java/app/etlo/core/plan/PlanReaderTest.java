@@ -17,7 +17,7 @@ class PlanReaderTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
-                    "cereal-rye", "sharePercent": 40             | "cereal-ry", "sharePercent": 40               | /plan/covers/0/mix/components/0/species     | no species of the library
+                    "cereal-rye", "sharePercent": 40             | "cereal-ry", "sharePercent": 40               | /plan/covers/0/mix/components/0/species     | library has no species
                     "sharePercent": 40                           | "sharePercent": -40                           | /plan/covers/0/mix/components/0/sharePercent | minimum
                     "sharePercent": 40                           | "sharePercent": "40"                          | /plan/covers/0/mix/components/0/sharePercent | number
                     "sharePercent": 40                           | "sharePercent": 4000                          | /plan/covers/0/mix/components/0/sharePercent | maximum
@@ -26,24 +26,24 @@ class PlanReaderTest {
                     "value": 6.5, "unit": "t/ha"                 | "value": 6.5, "unit": "stone"                 | /plan/crops/0/yieldGoal                     | unit
                     "value": 6.5, "unit": "t/ha"                 | "value": 6.5                                  | /plan/crops/0/yieldGoal                     | required
                     "value": 6.5, "unit": "t/ha"                 | "value": 1e300, "unit": "t/ha"                | /plan/crops/0/yieldGoal/value               | maximum
-                    "crop": "winter-barley"                      | "crop": "winter-barly"                        | /plan/crops/0/crop                          | no crop of the library
+                    "crop": "winter-barley"                      | "crop": "winter-barly"                        | /plan/crops/0/crop                          | library has no crop
                     "id": "c2", "crop"                           | "id": "c1", "crop"                            | /plan/crops/1/id                            | is taken
                     "cropId": "c2"                               | "cropId": "c9"                                | /plan/covers/0/place/cropId                 | no crop 'c9'
-                    "aims": ["fix-nitrogen", "mulch"]            | "aims": ["fix-nitrogen", "beauty"]            | /plan/covers/0/aims/1                       | no aim of the library
+                    "aims": ["fix-nitrogen", "mulch"]            | "aims": ["fix-nitrogen", "beauty"]            | /plan/covers/0/aims/1                       | library has no aim
                     "kind": "harvest", "subject": "c1"           | "kind": "harvest", "subject": "c7"            | /plan/operations/1/subject                  | no crop or cover
                     "kind": "harvest", "subject": "c1"           | "kind": "harvest"                             | /plan/operations/1/subject                  | names the crop or cover
                     "kind": "harvest", "subject": "c2"           | "kind": "harvest", "subject": "c1"            | /plan/operations/5/subject                  | already has a harvest
                     "2026-07-10"                                 | "10.7.2026"                                   | /plan/operations/1/when/on                  | pattern
                     "2026-07-10"                                 | "2026-02-30"                                  | /plan/operations/1/when/on                  | is not a date
                     "2026-07-10"                                 | "1826-07-10"                                  | /plan/operations/1/when/on                  | pattern
-                    "method": "drilled"                          | "method": "thrown"                            | /plan/operations/2/params/method            | no method of the library
+                    "method": "drilled"                          | "method": "thrown"                            | /plan/operations/2/params/method            | library has no method
                     "stripWidth": {"value": 10, "unit": "in"}    | "stripWidth": {"value": 40, "unit": "in"}     | /plan/operations/4/params/stripWidth/value  | no wider than its row
                     "rowWidth": {"value": 30, "unit": "in"}      | "rowWidth": {"value": 0, "unit": "in"}        | /plan/operations/4/params/rowWidth/value    | above zero
-                    "product": "uan28"                           | "product": "magic"                            | /plan/crops/1/nitrogen/product              | no product of the library
+                    "product": "uan28"                           | "product": "magic"                            | /plan/crops/1/nitrogen/product              | library has no product
                     "nitrogenPercent": 2.5                       | "nitrogenPercent": 250                        | /plan/covers/0/stand/nitrogenPercent        | maximum
                     "schemaVersion": 1                           | "schemaVersion": 2                            | /plan/schemaVersion                         | 1
                     "answers": []                                | "answers": [], "colour": "red"                | /plan                                       | colour
-                    "format": "etlo-dossier"                     | "format": "something"                         | /format                                     | no Etlo dossier
+                    "format": "etlo-dossier"                     | "format": "something"                         | /format                                     | not an Etlo plan file
                     "version": 1                                 | "version": 9                                  | /version                                    | reads version 1
                     "fieldId": "f1"                              | "fieldId": "f2"                               | /plan/fieldId                               | another field
                     "farmId": "farm1"                            | "farmId": "farm2"                             | /context/field/farmId                       | another farm
@@ -89,7 +89,7 @@ class PlanReaderTest {
                         .problems()
                         .get(0)
                         .message())
-                .contains("no readable JSON at line");
+                .contains("not readable JSON at line");
     }
 
     @Test
@@ -98,7 +98,7 @@ class PlanReaderTest {
                         .problems()
                         .get(0)
                         .message())
-                .contains("no readable JSON");
+                .contains("not readable JSON");
     }
 
     @Test

@@ -21,7 +21,16 @@ class SeedOrdersTest {
     private static SeedNeed need(String plan, String species, double kg, String by, String lot) {
         Optional<LocalDate> day = Optional.of(LocalDate.parse(by));
         return new SeedNeed(
-                plan, "v1", "cover", species, species, Optional.ofNullable(lot), kg, day.map(d -> d.plusDays(14)), day);
+                plan,
+                "v1",
+                "cover",
+                Optional.empty(),
+                species,
+                species,
+                Optional.ofNullable(lot),
+                kg,
+                day.map(d -> d.plusDays(14)),
+                day);
     }
 
     private static LotEntry lot(String species, String name, double stockKg) {

@@ -15,7 +15,7 @@ import java.nio.charset.StandardCharsets;
 @Retention(RetentionPolicy.RUNTIME)
 @Constraint(validatedBy = Password.Check.class)
 public @interface Password {
-    String message() default "from 10 to 72 letters";
+    String message() default "from 10 to 72 characters";
 
     Class<?>[] groups() default {};
 

@@ -167,7 +167,7 @@ class CalibrationController {
     public void remember(
             @PathVariable String catchId, @RequestBody CatchTest test, @AuthenticationPrincipal Adviser adviser) {
         if (!catchId.matches("[A-Za-z0-9-]{1,64}")) {
-            throw new Refused("/catchId", "1 to 64 letters, figures and hyphens");
+            throw new Refused("/catchId", "1 to 64 letters, digits and hyphens");
         }
         CatchResult r = result(test, List.of());
         if (catches.findByRef(catchId).isEmpty()) {
@@ -297,7 +297,7 @@ class CalibrationController {
 
     private static void named(String name, String at, List<Problem> problems) {
         if (name == null || name.isBlank() || name.length() > MOST_LETTERS) {
-            problems.add(new Problem(at, "a name of 1 to " + MOST_LETTERS + " letters"));
+            problems.add(new Problem(at, "a name of 1 to " + MOST_LETTERS + " characters"));
         }
     }
 }

@@ -65,7 +65,7 @@ class DemoData implements ApplicationRunner {
             String text = shifted(file.getContentAsString(StandardCharsets.UTF_8), year);
             Dossier dossier = Dossier.read(text, reader, knowledge);
             Workspace.acting(adviser.workspaceId(), () -> {
-                imports.take(dossier, EMAIL);
+                imports.take(dossier, DossierImport.Existing.ASK, EMAIL);
                 return true;
             });
         }

@@ -5,6 +5,7 @@ import app.etlo.core.plan.Dossier;
 import app.etlo.core.plan.PlanCost;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.PlanReader;
+import app.etlo.core.plan.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;
@@ -21,6 +22,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The whole plan as a file, out and in. */
@@ -64,16 +66,33 @@ class DossierController {
                 .body(text);
     }
 
+    /**
+     * Takes a plan in.
+     *
+     * @param existing what becomes of a plan that is here already and differs: ask, replace or copy
+     */
     @Limited(Limited.Kind.IMPORT)
     @Access(Who.MEMBER)
     @PostMapping(value = "/api/dossiers", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-    Imported take(@RequestBody byte[] file, @AuthenticationPrincipal Adviser adviser) {
+    Imported take(
+            @RequestBody byte[] file,
+            @RequestParam Optional<String> existing,
+            @AuthenticationPrincipal Adviser adviser) {
         Dossier dossier = Dossier.read(new String(file, java.nio.charset.StandardCharsets.UTF_8), reader, knowledge);
         PlanCost.require(dossier.plan());
-        List<String> kept = imports.take(dossier, adviser.email());
-        String field = dossier.plan().fieldId();
-        String plan = dossier.plan().id();
+        DossierImport.Taken taken = imports.take(dossier, read(existing), adviser.email());
+        String plan = taken.planId();
+        String field = plans.at(plan).plan().fieldId();
         boolean current = plans.current(field).map(PlanDocument::id).equals(Optional.of(plan));
-        return new Imported(field, plan, current, kept);
+        return new Imported(field, plan, current, taken.kept());
+    }
+
+    private static DossierImport.Existing read(Optional<String> existing) {
+        return switch (existing.orElse("ask")) {
+            case "ask" -> DossierImport.Existing.ASK;
+            case "replace" -> DossierImport.Existing.REPLACE;
+            case "copy" -> DossierImport.Existing.COPY;
+            default -> throw new Refused("/existing", "ask, replace or copy");
+        };
     }
 }

@@ -4,6 +4,7 @@ import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.DifferenceWords;
 import app.etlo.core.plan.Dossier;
 import app.etlo.core.plan.Json;
+import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.Refused;
 import app.etlo.server.farm.FarmStore;
 import app.etlo.server.knowledge.Corrections;
@@ -13,13 +14,14 @@ import app.etlo.server.weather.WeatherStore;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Takes a dossier into a practice, all or nothing. What the practice already has by the same id is kept as it is, and what
- * differs is told; a plan that is there gets a revision more, so that the import can be undone; a plan for a field that has
- * another one already becomes a copy beside it.
+ * differs is reported. A plan that is there already, and otherwise, is only touched when that was asked for: it gets one revision more, so
+ * that the import can be undone, or the file's plan becomes a copy beside it. A plan for a field that has another one becomes a copy too.
  */
 @Service
 @Transactional
@@ -48,10 +50,25 @@ public class DossierImport {
         this.knowledge = knowledge;
     }
 
+    /** What becomes of a plan that is here already, and otherwise. */
+    public enum Existing {
+        ASK,
+        REPLACE,
+        COPY
+    }
+
     /**
-     * @return what the practice has otherwise than the file, in words
+     * @param planId under which the plan is here now
+     * @param kept what the practice has otherwise than the file, in words
      */
-    public List<String> take(Dossier dossier, String author) {
+    public record Taken(String planId, List<String> kept) {}
+
+    /**
+     * Takes a dossier in.
+     *
+     * @throws PlanIsHere when its plan is here already, differs, and nobody has chosen
+     */
+    public Taken take(Dossier dossier, Existing existing, String author) {
         List<String> kept = new ArrayList<>();
         var context = dossier.context();
         var farm = farms.findFarm(context.farm().id());
@@ -82,13 +99,36 @@ public class DossierImport {
                         + " in the file, not taken over"));
         var plan = dossier.plan();
         if (plans.holds(plan.id())) {
-            plans.replace(plan, author);
+            return new Taken(known(plan, existing, author), kept);
         } else if (farms.findField(plan.fieldId()).isEmpty()) {
             throw new Refused("/plan/fieldId", "the plan names a field that the file does not hold");
         } else {
             plans.create(plan, author, LABEL);
         }
-        return kept;
+        return new Taken(plan.id(), kept);
+    }
+
+    private String known(PlanDocument plan, Existing existing, String author) {
+        PlanDocument here = plans.at(plan.id()).plan();
+        if (existing == Existing.COPY) {
+            PlanDocument copy = new PlanDocument(
+                    plan.schemaVersion(),
+                    "plan-" + UUID.randomUUID(),
+                    here.fieldId(),
+                    plan.name(),
+                    plan.crops(),
+                    plan.covers(),
+                    plan.operations(),
+                    plan.answers());
+            plans.create(copy, author, LABEL);
+            return copy.id();
+        }
+        if (existing == Existing.ASK && !Json.write(here).equals(Json.write(plan))) {
+            throw new PlanIsHere(new DifferenceWords(knowledge, "")
+                    .between(Json.tree(Json.write(here)), Json.tree(Json.write(plan))));
+        }
+        plans.replace(plan, author);
+        return plan.id();
     }
 
     private List<String> differing(String what, Object inFile, Object here) {

@@ -25,6 +25,14 @@ class EvaluationProblems {
         return detail;
     }
 
+    @ExceptionHandler(PlanIsHere.class)
+    ProblemDetail planIsHere(PlanIsHere e) {
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, e.getMessage());
+        detail.setTitle("Plan exists");
+        detail.setProperty("differences", e.differences());
+        return detail;
+    }
+
     @ExceptionHandler(EvaluationSlots.Busy.class)
     ResponseEntity<ProblemDetail> busy() {
         LOG.warn("busy: too many evaluations wait");

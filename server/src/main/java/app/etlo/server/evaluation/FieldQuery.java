@@ -88,7 +88,7 @@ record FieldQuery(Show show, Order order, String find, Optional<Cursor> after, i
             Optional<Integer> limit) {
         String part = find.orElse("").strip().toLowerCase(Locale.ROOT);
         if (part.length() > LONGEST_FIND || part.indexOf('\0') >= 0) {
-            throw new Refused("/find", "up to " + LONGEST_FIND + " letters");
+            throw new Refused("/find", "up to " + LONGEST_FIND + " characters");
         }
         int rows = limit.orElse(50);
         if (rows < 1 || rows > MOST) {

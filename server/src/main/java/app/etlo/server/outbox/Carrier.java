@@ -12,7 +12,7 @@ interface Carrier {
         private static final long serialVersionUID = 1L;
 
         NotDelivered(Exception cause) {
-            super("a letter could not be delivered: " + cause.getClass().getSimpleName());
+            super("an email could not be delivered: " + cause.getClass().getSimpleName());
         }
     }
 }

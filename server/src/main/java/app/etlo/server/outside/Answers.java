@@ -43,18 +43,18 @@ final class Answers {
         LocalDate expected = from;
         for (JsonNode d : tree.path("days")) {
             if (!d.path("date").asText().equals(expected.toString()) || days.size() >= MOST_DAYS) {
-                throw new NoAnswer("told days that do not follow each other from " + from);
+                throw new NoAnswer("sent days that do not follow each other from " + from);
             }
             double low = number(d, "tmin_c", COLDEST_C, HOTTEST_C);
             double high = number(d, "tmax_c", COLDEST_C, HOTTEST_C);
             if (low > high) {
-                throw new NoAnswer("told a night warmer than its day");
+                throw new NoAnswer("sent a night warmer than its day");
             }
             days.add(new Forecast.Day(low, high, number(d, "prcp_mm", 0, WETTEST_MM)));
             expected = expected.plusDays(1);
         }
         if (days.isEmpty()) {
-            throw new NoAnswer("told no days");
+            throw new NoAnswer("sent no days");
         }
         return new ForecastEntry(issued, from, days);
     }
@@ -74,7 +74,7 @@ final class Answers {
         try {
             return Json.tree(text);
         } catch (Refused e) {
-            throw new NoAnswer("told what is no JSON");
+            throw new NoAnswer("sent what is not JSON");
         }
     }
 
@@ -82,18 +82,18 @@ final class Answers {
         try {
             Instant at = Instant.parse(node.asText());
             if (at.isAfter(now.plus(AHEAD))) {
-                throw new NoAnswer("told of a time to come as past");
+                throw new NoAnswer("sent a future time as past");
             }
             return at;
         } catch (DateTimeException e) {
-            throw new NoAnswer("told no time of its answer");
+            throw new NoAnswer("sent no time of its answer");
         }
     }
 
     private static double number(JsonNode node, String name, double low, double high) {
         JsonNode v = node.path(name);
         if (!v.isNumber() || v.asDouble() < low || v.asDouble() > high) {
-            throw new NoAnswer("told a " + name + " that cannot be");
+            throw new NoAnswer("sent a " + name + " that cannot be");
         }
         return v.asDouble();
     }

@@ -28,7 +28,7 @@ final class Headers {
      */
     static String requestId(String requestId) {
         if (!requestId.matches("[A-Za-z0-9-]{8,64}")) {
-            throw new Refused("/" + REQUEST_ID, "8 to 64 letters, figures and hyphens");
+            throw new Refused("/" + REQUEST_ID, "8 to 64 letters, digits and hyphens");
         }
         return requestId;
     }

@@ -79,10 +79,10 @@ class KeptMixController {
     private void check(String mixId, KeptMix kept) {
         List<Problem> problems = new ArrayList<>();
         if (!mixId.matches("[A-Za-z0-9-]{1,64}") || !mixId.equals(kept.id())) {
-            problems.add(new Problem("/id", "the address and the mix are of one id, of letters, figures and hyphens"));
+            problems.add(new Problem("/id", "the address and the mix have one id, of letters, digits and hyphens"));
         }
         if (kept.name() == null || kept.name().isBlank() || kept.name().length() > MOST_LETTERS) {
-            problems.add(new Problem("/name", "a name of 1 to " + MOST_LETTERS + " letters"));
+            problems.add(new Problem("/name", "a name of 1 to " + MOST_LETTERS + " characters"));
         }
         if (kept.mix() == null
                 || kept.mix().components().isEmpty()
@@ -93,7 +93,7 @@ class KeptMixController {
                     .filter(c -> c.species() == null
                             || knowledge.species().find(c.species()).isEmpty())
                     .forEach(c -> problems.add(
-                            new Problem("/mix/components", "'" + c.species() + "' is no species of the library")));
+                            new Problem("/mix/components", "'" + c.species() + "' is not a species of the library")));
         }
         if (rows.count() >= MOST_MIXES && rows.findByRef(mixId).isEmpty()) {
             problems.add(new Problem("", "at most " + MOST_MIXES + " mixes are kept; take one out first"));

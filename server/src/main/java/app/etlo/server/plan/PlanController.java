@@ -43,7 +43,7 @@ class PlanController {
                 throw new Refused("/plan", "the plan to keep is missing");
             }
             if (label == null || label.isBlank() || label.length() > LONGEST_LABEL) {
-                throw new Refused("/label", "a name of up to " + LONGEST_LABEL + " letters");
+                throw new Refused("/label", "a name of up to " + LONGEST_LABEL + " characters");
             }
         }
     }

@@ -38,10 +38,10 @@ class AnswersTest {
                 "\"prcp_mm\":12.5 | \"prcp_mm\":\"wet\" | prcp_mm that cannot be",
                 "2026-11-26 | 2026-11-27 | do not follow each other",
                 "\"date\":\"2026-11-25\" | \"date\":\"2025-11-25\" | do not follow each other",
-                "2026-11-25T06 | 2026-11-26T06 | time to come",
+                "2026-11-25T06 | 2026-11-26T06 | a future time",
                 "2026-11-25T06:00:00Z | this morning | no time of its answer",
                 "\"days\" | \"dias\" | no days",
-                "{\"issued\" | <html> | no JSON"
+                "{\"issued\" | <html> | not JSON"
             })
     void what_cannot_be_is_not_believed(String piece, String lie, String why) {
         assertThat(GOOD).contains(piece);
