@@ -83,7 +83,7 @@ class GroundIT extends InBrowser {
         page.getByLabel("Table of soil tests")
                 .setInputFiles(csv("lab.csv", "Tag;pH;P\n2026-03-01;6,5;31\n2026-03-01;65;31\n"));
         Locator dialog = page.getByRole(AriaRole.DIALOG);
-        assertThat(dialog).containsText("Say which column holds the day");
+        assertThat(dialog).containsText("Choose the column that holds the day");
         dialog.getByLabel("day sampled").selectOption("Tag");
         assertThat(dialog).containsText("line 3, pH: 65 cannot be");
         dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Add to the field"))
@@ -243,7 +243,7 @@ class GroundIT extends InBrowser {
         assertThat(page.getByRole(
                         AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^days: 1\\. \\d+.*°C"))))
                 .isVisible();
-        button("in inches and °F").click();
+        button("show in inches and °F").click();
         assertThat(page.getByRole(
                         AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^days: 1\\. \\d+.*°F"))))
                 .isVisible();

@@ -224,7 +224,7 @@ class HandIT extends InBrowser {
         assertThat(page.getByText("this is not an Etlo plan file")).isVisible();
         button("New field").click();
         page.getByLabel("Boundary file (GeoJSON)").setInputFiles(payload("a.geojson", "not json"));
-        assertThat(page.getByText("the file holds no readable JSON")).isVisible();
+        assertThat(page.getByText("the file is not readable JSON")).isVisible();
         page.getByLabel("Boundary file (GeoJSON)")
                 .setInputFiles(payload(
                         "b.geojson",

@@ -214,7 +214,7 @@ class TogetherIT extends InBrowser {
         on(other, "Forgotten password").click();
         other.getByLabel("E-mail address").fill(email);
         on(other, "Send me a link").click();
-        assertThat(other.getByText("a letter with a link is on its way")).isVisible();
+        assertThat(other.getByText("an email with a link is on its way")).isVisible();
         String letter = Awaitility.await()
                 .atMost(Duration.ofSeconds(20))
                 .until(
