@@ -64,7 +64,7 @@ class MixIT extends InBrowser {
         proposals.getByLabel("Species, least").fill("3");
         proposals.getByLabel("Species, least").blur();
         button("Propose").click();
-        assertThat(proposals).containsText("held back by");
+        assertThat(proposals).containsText("limited by");
         button("Save to compare").click();
         assertThat(region("Comparison")).containsText("proposed");
         button("Cost against aims").click();
@@ -83,7 +83,7 @@ class MixIT extends InBrowser {
                 .getByLabel("Seed cost at most", new Locator.GetByLabelOptions().setExact(true))
                 .blur();
         button("Propose").click();
-        assertThat(proposals).containsText("Nothing fits all of it");
+        assertThat(proposals).containsText("No mix meets all of these");
     }
 
     @Test
@@ -216,7 +216,7 @@ class MixIT extends InBrowser {
         assertThat(answer).containsText("21 % more is wanted");
         assertEquals(place, placeOfKeys(), 0.5, "the keys stay under the thumb when the answer comes");
         button("Save this test").click();
-        assertThat(answer).containsText("kept");
+        assertThat(answer).containsText("saved");
         accessible("calibration on a phone");
         page.reload();
         assertThat(page.getByLabel("Machine", new Page.GetByLabelOptions().setExact(true)))
