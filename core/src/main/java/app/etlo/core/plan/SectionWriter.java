@@ -27,7 +27,7 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.stream.Stream;
 
-/** The ground section of an evaluated plan: outlines of typical height in their time, residue, passes and pins. */
+/** The ground section of an evaluated plan: stands as simulated, else at their typical height, residue, passes and pins. */
 final class SectionWriter {
     private static final int MARGIN_DAYS = 20;
     private static final int EMPTY_BACK_DAYS = 60;

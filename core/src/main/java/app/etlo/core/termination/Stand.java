@@ -9,7 +9,7 @@ import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
 
 /**
- * What stands in the field when the cover is ended. There is no growth forecast yet: both numbers are typed or weighed.
+ * What stands in the field when the cover is ended. Both numbers are typed or weighed; what is simulated stands beside them.
  *
  * @param nitrogenPercent of the dry tops
  */
