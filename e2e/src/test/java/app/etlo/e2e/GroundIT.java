@@ -88,7 +88,7 @@ class GroundIT extends InBrowser {
         assertThat(dialog).containsText("line 3, pH: 65 cannot be");
         dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Add to the field"))
                 .click();
-        assertThat(page.locator("main")).containsText("1 Mar 2026");
+        assertThat(field("sampled, soil test 1")).hasValue("1 Mar 2026");
     }
 
     private void rotation() {

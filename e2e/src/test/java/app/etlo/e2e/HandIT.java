@@ -268,7 +268,7 @@ class HandIT extends InBrowser {
     @Test
     void nothing_that_can_be_done_lies_off_the_page_however_narrow_it_is() {
         String field = page.url().replaceFirst("/[^/]*$", "").replace(server.url(), "");
-        for (int width : new int[] {1280, 768, 390, 360}) {
+        for (int width : new int[] {1280, 768, 360}) {
             page.setViewportSize(width, 800);
             for (String view : new String[] {
                 "/fields",

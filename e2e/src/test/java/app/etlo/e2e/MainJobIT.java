@@ -300,7 +300,10 @@ class MainJobIT extends InBrowser {
             String text = stripper.getText(document).replaceAll("\\s+", " ");
             assertTrue(text.contains("Lower Rigg"), text);
             assertTrue(text.contains(Math.round(left) + " kg/ha"), "left to buy in print");
-            assertTrue(text.contains(String.valueOf(bulkRye).replaceFirst("\\.0$", "") + " kg/ha"), "rye in print");
+            // among others it carries the decimals of their sum
+            assertTrue(
+                    text.matches(".*\\b" + (long) bulkRye + "(\\.\\d)? kg/ha.*"),
+                    "rye of " + bulkRye + " kg/ha in print: " + text);
             assertTrue(text.contains("Vigil & Kissel 1991"), "source in print");
         }
         Download json = page.waitForDownload(() -> button("Plan as JSON").click());

@@ -137,7 +137,7 @@ class PastYearIT extends InBrowser {
         assertThat(field("Of the tops eaten")).hasAttribute("aria-invalid", "true");
         type("Of the tops eaten", "20");
         saved();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Take the grazing")))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Remove the grazing")))
                 .click();
         saved();
         assertEquals(before, shown("Dry tops that stand when it ends"), 1e-9);
@@ -145,7 +145,7 @@ class PastYearIT extends InBrowser {
         button("Give water").click();
         assertThat(field("Water")).hasValue("25");
         saved();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Take the watering")))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Remove the watering")))
                 .click();
         saved();
     }

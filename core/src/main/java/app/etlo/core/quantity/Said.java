@@ -54,13 +54,13 @@ public final class Said {
     /** As many figures as the number was written with, two at least: a rule of 2 cm is one of 0.79 in. */
     private static String number(String text, Unit unit, Unit shown) {
         double value = Double.parseDouble(text);
+        BigDecimal written = BigDecimal.valueOf(value).stripTrailingZeros();
         if (shown == unit || value == 0 && unit.dimension() != Dimension.TEMPERATURE) {
-            return Shown.text(value, unit);
+            return Shown.plain(value, Math.max(0, written.scale()));
         }
         if (unit.dimension() == Dimension.TEMPERATURE) {
             return Shown.plain(unit.to(shown, value), 0);
         }
-        BigDecimal written = BigDecimal.valueOf(value).stripTrailingZeros();
         int digits = Math.max(LEAST_DIGITS, written.precision());
         BigDecimal converted = BigDecimal.valueOf(unit.to(shown, value)).round(new MathContext(digits));
         return Shown.plain(
