@@ -172,7 +172,7 @@ export function MixStep({ lots }: StepProps) {
             <CopyMix own={cover.mix} onTake={(m) => change(() => m)} />
           </div>
           {mix.components.length > 0 && (
-            <Stack wide className="mt-2" label="Blend and rates">
+            <Stack className="mt-2" label="Blend and rates">
               <table className="w-full text-[13.5px]">
                 <thead>
                   <tr className="border-b border-ink text-right text-[12.5px] leading-tight">

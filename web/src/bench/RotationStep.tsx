@@ -109,7 +109,7 @@ export function RotationStep() {
   return (
     <>
       <BenchHead title="Rotation" aside="cash crops in time, and the windows between them" />
-      <Stack wide>
+      <Stack>
         <table className="mt-1 w-full">
           <thead>
             <tr className="border-b border-ink text-left text-[12.5px]">

@@ -65,7 +65,7 @@ export function WindowTable() {
         <p className="text-ink2 italic">A window opens between a harvest and the next planting.</p>
       )}
       {shown.length > 0 && (
-        <Stack wide>
+        <Stack>
           <table className="w-full">
             <thead>
               <tr className="border-b border-ink text-right text-[12.5px]">

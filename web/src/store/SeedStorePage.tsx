@@ -348,7 +348,7 @@ export function SeedStorePage() {
           <p className="py-4 text-ink2 italic">No lot yet. Type one from its tag.</p>
         )}
         {(lots.data?.length ?? 0) > 0 && (
-          <Stack wide>
+          <Stack>
             <table className="w-full">
               <thead>
                 <tr className="border-b border-ink text-left text-[12.5px]">

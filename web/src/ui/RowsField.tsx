@@ -154,7 +154,7 @@ export function RowsField<T extends object>({
         )}
       </div>
       {(all.length > 0 || draft) && (
-        <Stack wide>
+        <Stack>
           <table>
             <thead>
               <tr className="text-left text-[12px] text-ink2">

@@ -6,13 +6,10 @@ import { useLayoutEffect, useRef, type ReactNode } from 'react';
  */
 export function Stack({
   children,
-  wide,
   className = '',
   label,
 }: {
   children: ReactNode;
-  /** For tables of many columns, which run out of room sooner. */
-  wide?: boolean;
   className?: string;
   label?: string;
 }) {
@@ -35,7 +32,7 @@ export function Stack({
   return (
     <div
       ref={ref}
-      className={`${wide ? 'stack-wide' : 'stack'} ${className}`}
+      className={`stack ${className}`}
       {...(label ? { role: 'region', 'aria-label': label } : {})}
     >
       {children}

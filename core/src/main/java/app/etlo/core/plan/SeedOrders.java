@@ -3,6 +3,7 @@ package app.etlo.core.plan;
 import app.etlo.core.plan.Context.LotEntry;
 import app.etlo.core.plan.SeedNeeds.SeedNeed;
 import app.etlo.core.quantity.Unit;
+import app.etlo.core.quantity.UnitSystem;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.time.LocalDate;
@@ -122,18 +123,19 @@ public final class SeedOrders {
                 (int) needs.stream().map(SeedNeed::planId).distinct().count());
     }
 
-    /** The orders as a table. */
-    public static String write(List<Order> orders) {
+    /** The orders as a table, in kg or lb. */
+    public static String write(List<Order> orders, UnitSystem system) {
+        Unit mass = system.shown(Unit.KILOGRAM);
         StringBuilder text = new StringBuilder();
         try (CSVPrinter out = new CSVPrinter(text, CSVFormat.RFC4180)) {
-            out.printRecord("supplier", "week", "needed by", "species", "kg", "bags", "fields");
+            out.printRecord("supplier", "week", "needed by", "species", mass.symbol(), "bags", "fields");
             for (Order o : orders) {
                 out.printRecord(
                         LotCsv.plain(o.supplier()),
                         o.week().orElse(null),
                         o.neededBy().orElse(null),
                         o.speciesName(),
-                        Math.round(o.kilograms() * 10) / 10.0,
+                        Math.round(Unit.KILOGRAM.to(mass, o.kilograms()) * 10) / 10.0,
                         o.bags().orElse(null),
                         o.fields());
             }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.etlo.core.plan.Context.LotEntry;
 import app.etlo.core.plan.SeedNeeds.SeedNeed;
+import app.etlo.core.quantity.UnitSystem;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -79,9 +80,12 @@ class SeedOrdersTest {
 
     @Test
     void the_table_has_a_line_for_each_order() {
-        String text = SeedOrders.write(SeedOrders.of(
-                List.of(need("p", "cereal-rye", 12.34, "2026-12-30", null)), List.of(), Map.of(), Map.of()));
-        assertThat(text)
+        List<SeedOrders.Order> orders = SeedOrders.of(
+                List.of(need("p", "cereal-rye", 12.34, "2026-12-30", null)), List.of(), Map.of(), Map.of());
+        assertThat(SeedOrders.write(orders, UnitSystem.US))
+                .contains("species,lb,")
+                .contains(",27.2,");
+        assertThat(SeedOrders.write(orders, UnitSystem.METRIC))
                 .isEqualTo("supplier,week,needed by,species,kg,bags,fields\r\n"
                         + "no supplier named,2026-W53,2026-12-30,cereal-rye,12.3,,1\r\n");
     }

@@ -115,11 +115,11 @@ class SeedController {
                         Collectors.summingDouble(Taken::kilograms)));
     }
 
-    /** The order list as a table. */
+    /** The order list as a table, in the person's units. */
     @Access(Who.MEMBER)
     @GetMapping(value = "/api/seed/orders.csv", produces = "text/csv")
     String orders(@AuthenticationPrincipal Adviser adviser) {
-        return SeedOrders.write(seed(adviser).orders());
+        return SeedOrders.write(seed(adviser).orders(), accounts.units(adviser));
     }
 
     /** The lots as a table in the person's units, as they can be read in again. */
