@@ -8,6 +8,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -165,6 +166,7 @@ class ViewsIT extends InBrowser {
         double kgHa = shown("Seed of the mix");
         button("lb/ac").click();
         assertThat(page.locator("main")).containsText("/ft2");
+        assertThat(figure("Seed of the mix")).hasAttribute("aria-label", Pattern.compile("lb/ac"));
         assertEquals(kgHa / 1.12085, shown("Seed of the mix"), 1);
         button("kg/ha").click();
         assertThat(page.locator("main")).containsText("/m2");
