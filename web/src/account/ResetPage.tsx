@@ -5,7 +5,7 @@ import { problemAt, TextField } from '../ui/inputs';
 import { Entrance } from './Entrance';
 import { useEntrance } from './useEntrance';
 
-/** Choosing a new password by the link of a letter; its secret stands after the #. */
+/** Choosing a new password by the link of an email; its secret stands after the #. */
 export function ResetPage() {
   const [token] = useState(() => window.location.hash.slice(1));
   const [password, setPassword] = useState('');

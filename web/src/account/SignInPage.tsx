@@ -32,7 +32,7 @@ export function SignInPage() {
         )
       : taken(await api.POST('/api/session', { body: { email, password } })),
   );
-  const reset = useEntranceLetter(email, () => setAsked(email));
+  const reset = useEntranceEmail(email, () => setAsked(email));
   const go = (to: Way) => {
     setAsked('');
     enter.reset();
@@ -97,8 +97,8 @@ export function SignInPage() {
   );
 }
 
-/** Asks for the letter; the answer does not tell whether the address is known. */
-function useEntranceLetter(email: string, onAsked: () => void) {
+/** Asks for the email; the answer does not tell whether the address is known. */
+function useEntranceEmail(email: string, onAsked: () => void) {
   const [problem, setProblem] = useState('');
   const [isPending, setPending] = useState(false);
   const send = async () => {

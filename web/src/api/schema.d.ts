@@ -900,7 +900,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/reckoning": {
+    "/api/refresh": {
         parameters: {
             query?: never;
             header?: never;
@@ -1685,7 +1685,7 @@ export interface components {
         };
         EndView: {
             choices: components["schemas"]["Judged"][];
-            figures: components["schemas"]["Told"][];
+            figures: components["schemas"]["Outcome"][];
         };
         Entry: {
             author: string;
@@ -2160,6 +2160,11 @@ export interface components {
             id: string;
             name: string;
         };
+        MissingFact: {
+            /** @enum {string} */
+            kind: "inoculated" | "label-interval" | "livestock";
+            of: string;
+        };
         MixColumn: {
             figures: components["schemas"]["FigureView"][];
             id?: string;
@@ -2272,8 +2277,10 @@ export interface components {
         NoteView: {
             about: string;
             answer?: components["schemas"]["AnswerEntry"];
+            ask?: components["schemas"]["MissingFact"];
             /** Format: date */
             at?: string;
+            confidence: string;
             facts: string[];
             factsHash: string;
             rule: string;
@@ -2283,7 +2290,6 @@ export interface components {
             /** @enum {string} */
             step: "field" | "aims" | "rotation" | "mix" | "sow" | "end" | "plant" | "feed";
             subject: string;
-            sure: string;
             text: string;
             /** @enum {string} */
             weight: "stop" | "think" | "tip";
@@ -2331,6 +2337,12 @@ export interface components {
             subject: string;
             /** Format: int32 */
             year: number;
+        };
+        Outcome: {
+            chosen?: components["schemas"]["FigureView"];
+            difference?: string;
+            id: string;
+            planned?: components["schemas"]["FigureView"];
         };
         OutsideView: {
             forecast: components["schemas"]["StateForecastEntry"];
@@ -2680,11 +2692,11 @@ export interface components {
         };
         SensitivityView: {
             because: string;
+            /** @enum {string} */
+            confidence: "high" | "medium" | "low";
             figure: components["schemas"]["FigureView"];
             moves: components["schemas"]["Move"][];
             source: string;
-            /** @enum {string} */
-            sure: "sure" | "fair" | "rough";
         };
         SeriesChoice: {
             /** Format: date */
@@ -2757,12 +2769,12 @@ export interface components {
             text: string;
         };
         SkyView: {
+            forecast: components["schemas"]["SkyDay"][];
             lately: components["schemas"]["SkyDay"][];
             rainOfAMonth: string;
             rainUnit: string;
             soil: string;
             temperatureUnit: string;
-            told: components["schemas"]["SkyDay"][];
         };
         SoilTest: {
             /** Format: date */
@@ -2835,19 +2847,19 @@ export interface components {
         };
         StateForecastEntry: {
             answer?: components["schemas"]["ForecastEntry"];
+            /** Format: date-time */
+            answered?: string;
             asking: boolean;
             fault?: string;
             on: boolean;
-            /** Format: date-time */
-            told?: string;
         };
         StateProbe: {
             answer?: components["schemas"]["Probe"];
+            /** Format: date-time */
+            answered?: string;
             asking: boolean;
             fault?: string;
             on: boolean;
-            /** Format: date-time */
-            told?: string;
         };
         StationChoice: {
             climate: string;
@@ -2874,12 +2886,6 @@ export interface components {
         Taken: {
             report: components["schemas"]["WeatherReport"];
             series: components["schemas"]["SeriesChoice"];
-        };
-        Told: {
-            chosen?: components["schemas"]["FigureView"];
-            difference?: string;
-            id: string;
-            planned?: components["schemas"]["FigureView"];
         };
         TopNote: {
             text: string;

@@ -73,7 +73,7 @@ export function Doings({
         className="btn mt-2"
         onClick={() => session.change((p) => addDoing(p, kind, subject, day, usual))}
       >
-        {graze ? 'Put stock on it' : 'Give water'}
+        {graze ? 'Graze it' : 'Irrigate'}
       </button>
       {graze && mine.length > 0 && (
         <p className="mt-1 text-[13px] text-ink2 italic">

@@ -32,8 +32,8 @@ export function FieldChecks({ cover }: { cover: Cover }) {
     <section aria-label="Field checks">
       <h3 className="mt-4 font-bold">Field checks</h3>
       <p className="text-[13px] text-ink2 italic">
-        What is weighed or counted on a day corrects growth from that day on, by how sure each is:
-        fewer than four cuts never move it by more than three tenths. Sort weeds out first.
+        What is weighed or counted on a day corrects growth from that day on, by how certain each
+        is: fewer than four cuts never move it by more than three tenths. Sort weeds out first.
       </p>
       {checks.map((c, i) => (
         <Row

@@ -30,7 +30,7 @@ export function MixRow({
   pointer: string;
   lots: Lot[];
   columns: string[];
-  /** Whether row zones and middles are told apart. */
+  /** Whether row zones and middles are kept separate. */
   zoned: boolean;
   /** `held` while the hand still moves. */
   onChange: (change: Partial<Component>, held?: boolean) => void;

@@ -242,7 +242,7 @@ export function SowStep() {
             {seen?.inoculants.map((i) => (
               <li key={i.group} className="flex justify-between gap-4 border-b border-rule2 py-0.5">
                 <span>
-                  <b>{i.group.replace('-', ', ')}</b> for {i.species.join(', ')}
+                  <b>{i.group} group</b> for {i.species.join(', ')}
                 </span>
                 <FigureText id={i.figure} />
               </li>

@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 
 import { hitsOf, shownText } from './TransectFields';
 
-it('reads hits however they are separated, and tells what is no number', () => {
+it('reads hits however they are separated, and reports what is not a number', () => {
   expect(hitsOf('38 44, 41')).toEqual([38, 44, 41]);
   expect(hitsOf('')).toEqual([]);
   expect(hitsOf('38 4x')).toBeUndefined();

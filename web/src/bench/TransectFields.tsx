@@ -37,7 +37,7 @@ export function TransectFields({
   const text = shownText(typed, value?.hits ?? []);
   const points = value?.points ?? usual;
   const hits = hitsOf(text);
-  const told =
+  const wrong =
     hits === undefined
       ? `whole numbers, one for each line, at most ${MOST_LINES}`
       : value?.hits.map((_, i) => problem(`transect/hits/${i}`)).find(Boolean);
@@ -69,16 +69,16 @@ export function TransectFields({
           value={text}
           placeholder="38 44 41"
           inputMode="numeric"
-          aria-invalid={told ? true : undefined}
-          aria-describedby={told ? `${id}-told` : undefined}
+          aria-invalid={wrong ? true : undefined}
+          aria-describedby={wrong ? `${id}-wrong` : undefined}
           onChange={(e) => {
             setText(e.target.value);
             send(e.target.value, points);
           }}
         />
-        {told && (
-          <span id={`${id}-told`} role="alert" className="text-[12.5px] text-hand">
-            {told}
+        {wrong && (
+          <span id={`${id}-wrong`} role="alert" className="text-[12.5px] text-hand">
+            {wrong}
           </span>
         )}
       </span>

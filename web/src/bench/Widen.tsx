@@ -70,7 +70,7 @@ export function Widen({
                     <b>{x.what}</b>
                     {x.reaches !== undefined && (
                       <span className="block text-[12.5px] text-ink2 italic">
-                        {x.reaches ? 'reaches the date needed' : 'too late all the same'}
+                        {x.reaches ? 'reaches the date needed' : 'still too late'}
                       </span>
                     )}
                   </td>

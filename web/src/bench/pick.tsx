@@ -11,7 +11,7 @@ export function useCropName() {
   return (c: Crop | undefined) => knowledge.crops.find((k) => k.id === c?.crop)?.name ?? 'crop';
 }
 
-/** The name of a crop with the year of its harvest, so that two of a rotation are told apart. */
+/** The name of a crop with the year of its harvest, so that two of a rotation can be distinguished. */
 export function useCropInTime() {
   const { state } = useOpenPlan();
   const name = useCropName();

@@ -18,7 +18,7 @@ export interface FieldSave {
 const IDLE = { busy: false, failing: '', problems: [] as Problem[], done: false };
 
 /**
- * Saves what is changed of a field, one save after the other, each told from what it grew. Changes others made elsewhere in
+ * Saves what is changed of a field, one save after the other, each sent with the revision it grew from. Changes others made elsewhere in
  * the meantime come in; where they meet with a change of this page, somebody has to choose. What a server that is away does
  * not get is kept in the browser and sent when it is back.
  */
@@ -36,14 +36,14 @@ export function useFieldSave(
   const [save, setSave] = useState(IDLE);
   const [conflict, setConflict] = useState<Shared>();
   const retry = useRef<Retry>(undefined);
-  const told = useRef({ onField, onSaved });
+  const callbacks = useRef({ onField, onSaved });
   useEffect(() => {
-    told.current = { onField, onSaved };
+    callbacks.current = { onField, onSaved };
   });
 
   const show = (field: Field) => {
     mine.current = field;
-    told.current.onField(field);
+    callbacks.current.onField(field);
   };
 
   const send = async () => {
@@ -62,7 +62,7 @@ export function useFieldSave(
         drafts.drop(who, place);
         setSave({ ...IDLE, done: true });
       }
-      told.current.onSaved();
+      callbacks.current.onSaved();
     } catch (e) {
       if (e instanceof Refusal && e.status === 409) {
         theirs.current = e.body.current as Field;
@@ -107,7 +107,7 @@ export function useFieldSave(
     if (kept) {
       base.current = kept.base;
       mine.current = kept.mine;
-      told.current.onField(kept.mine);
+      callbacks.current.onField(kept.mine);
       void sendNow.current();
     }
     return () => retry.current?.close();
@@ -126,7 +126,7 @@ export function useFieldSave(
       if (theirs.current) settle(theirs.current);
       drafts.drop(who, place);
       setSave(IDLE);
-      told.current.onSaved();
+      callbacks.current.onSaved();
     },
   };
 }

@@ -30,22 +30,22 @@ const GRID =
 
 const PROGRESS_AGAIN_MS = 700;
 
-/** How far reckoning the fields anew has come; asked while some are pending. */
-function Reckoning({ pending, fields }: { pending: number; fields: number }) {
+/** How far recomputing the fields has come; asked while some are pending. */
+function Refreshing({ pending, fields }: { pending: number; fields: number }) {
   const progress = useQuery({
-    queryKey: ['reckoning'],
-    queryFn: async () => taken(await api.GET('/api/reckoning')),
+    queryKey: ['refresh'],
+    queryFn: async () => taken(await api.GET('/api/refresh')),
     refetchInterval: PROGRESS_AGAIN_MS,
   });
   const left = Math.min(pending, progress.data?.waiting || pending);
   const all = Math.max(fields, progress.data?.fields ?? 0, 1);
   return (
     <p className="flex flex-wrap items-center gap-2 text-[13px] text-ink2">
-      <label htmlFor="reckoning" role="status" className="italic">
+      <label htmlFor="refreshing" role="status" className="italic">
         updating <span className="fig not-italic">{all - left}</span> of{' '}
         <span className="fig not-italic">{all}</span> fields
       </label>
-      <progress id="reckoning" className="h-2 w-48" max={all} value={all - left} />
+      <progress id="refreshing" className="h-2 w-48" max={all} value={all - left} />
       <span className="italic">those still to come are shown as they were</span>
     </p>
   );
@@ -381,7 +381,9 @@ export function FieldsPage() {
   const pending = last?.pending ?? 0;
   const total = last?.total ?? 0;
   const some = (shown?.length ?? 0) > 0;
-  const told = farms.data?.map((f) => `${f.name} in ${f.units === 'us' ? 'lb/ac' : 'kg/ha'}`);
+  const unitsOfFarms = farms.data?.map(
+    (f) => `${f.name} in ${f.units === 'us' ? 'lb/ac' : 'kg/ha'}`,
+  );
   return (
     <>
       <TopBar />
@@ -391,7 +393,10 @@ export function FieldsPage() {
           <span className="fig mr-auto text-[13px] text-ink2">
             {last &&
               `${total} ${total === 1 ? 'field' : 'fields'} · ${farms.data?.length ?? 0} ${farms.data?.length === 1 ? 'farm' : 'farms'}`}
-            {told && told.length > 0 && told.length < 4 && ` · ${told.join(', ')}`}
+            {unitsOfFarms &&
+              unitsOfFarms.length > 0 &&
+              unitsOfFarms.length < 4 &&
+              ` · ${unitsOfFarms.join(', ')}`}
           </span>
           <label htmlFor="filter" className="text-[13px] text-ink2">
             Show
@@ -458,7 +463,7 @@ export function FieldsPage() {
             {find ? `No field or farm here is called “${find}”.` : 'No field is like that now.'}
           </p>
         )}
-        {pending > 0 && <Reckoning pending={pending} fields={total} />}
+        {pending > 0 && <Refreshing pending={pending} fields={total} />}
         <div className={GRID}>
           <span className="self-end text-right text-[12.5px] text-ink2">{some && 'days'}</span>
           <span className="self-end text-[12.5px] text-ink2">{some && 'field'}</span>

@@ -5,10 +5,9 @@ import { spokenDate } from '../section/scale';
 import { WeightMark } from '../section/ink';
 import { useOpenPlan } from '../plan/context';
 import type { StepId } from '../bench/steps';
+import { NoteAsk } from './NoteAsk';
 
 type Note = Schemas['NoteView'];
-
-const CONFIDENCE: Record<string, string> = { sure: 'high', fair: 'medium', rough: 'low' };
 
 export const noteKey = (n: Note) => `${n.rule} ${n.subject}`;
 
@@ -102,21 +101,24 @@ function NoteItem({ note, open, onOpen }: { note: Note; open: boolean; onOpen: (
               </button>
             </p>
           ) : (
-            <details open={open} onToggle={(e) => e.currentTarget.open && !open && onOpen()}>
-              <summary className="cursor-pointer text-[13px] underline underline-offset-2">
-                why, and answer
-              </summary>
-              <ul className="fig text-[13px] text-ink2">
-                {note.facts.map((f) => (
-                  <li key={f}>{f}</li>
-                ))}
-              </ul>
-              <p className="text-[13px] text-ink2">
-                What would change it: {note.wouldChange}. Confidence:{' '}
-                {CONFIDENCE[note.sure] ?? note.sure}. <i>{note.source}</i>.
-              </p>
-              <Answer note={note} />
-            </details>
+            <>
+              {note.ask && <NoteAsk ask={note.ask} />}
+              <details open={open} onToggle={(e) => e.currentTarget.open && !open && onOpen()}>
+                <summary className="cursor-pointer text-[13px] underline underline-offset-2">
+                  why, and answer
+                </summary>
+                <ul className="fig text-[13px] text-ink2">
+                  {note.facts.map((f) => (
+                    <li key={f}>{f}</li>
+                  ))}
+                </ul>
+                <p className="text-[13px] text-ink2">
+                  What would change it: {note.wouldChange}. Confidence: {note.confidence}.{' '}
+                  <i>{note.source}</i>.
+                </p>
+                <Answer note={note} />
+              </details>
+            </>
           )}
         </div>
       </div>

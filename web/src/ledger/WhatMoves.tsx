@@ -55,7 +55,7 @@ function Bars({ view }: { view: Schemas['SensitivityView'] }) {
   return (
     <>
       <p className="text-[13.5px]">
-        How sure: <b>{view.sure}</b>, {view.because}.
+        Confidence: <b>{view.confidence}</b>, {view.because}.
       </p>
       {moves.length > 0 && (
         <svg

@@ -1,9 +1,18 @@
 import { useQuery } from '@tanstack/react-query';
 
-import { api, taken, today } from '../api/client';
+import { api, taken, today, type Schemas } from '../api/client';
 import { useOpenPlan } from '../plan/context';
 import { Panel } from '../ui/Panel';
 import { WhatMoves } from './WhatMoves';
+
+/** How far a source was checked, in words for whoever asks. */
+const CHECKED: Record<Schemas['WorkingView']['status'], string> = {
+  seen: 'The publication was opened and the values compared.',
+  identity: 'Exact by definition: there is nothing to look up.',
+  'from memory': 'A published source, quoted from memory; it was not opened again to compare.',
+  own: 'A rule or value of Etlo’s own; no publication stands behind it.',
+  'common practice': 'Common practice among practitioners; no single publication stands behind it.',
+};
 
 /** How a figure was reached: rule, numbers put in with where each came from, result and source. */
 export function WorkingPanel({
@@ -92,8 +101,14 @@ export function WorkingPanel({
           </p>
           {w.remark && <p className="text-[13px] text-ink2">{w.remark}</p>}
           <p className="mt-2 text-[13px]">
-            <b>Source</b> {w.source} <span className="text-ink2">({w.status})</span>
+            <b>Source</b> {w.source}
           </p>
+          <details className="text-[13px] text-ink2">
+            <summary className="cursor-pointer underline underline-offset-2">
+              how far this was checked
+            </summary>
+            {CHECKED[w.status]}
+          </details>
           <WhatMoves figureId={w.figure.id} />
         </>
       )}

@@ -2,7 +2,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 
 import { api, Refusal, taken, type Schemas } from '../api/client';
-import { problemAt, TextField } from '../ui/inputs';
+import { useUnits, type Units } from '../account/units';
+import { problemAt, SelectField, TextField } from '../ui/inputs';
 
 /** One's own name, password and sessions. */
 export function Myself({ you, onChanged }: { you: Schemas['Person']; onChanged: () => unknown }) {
@@ -20,6 +21,11 @@ export function Myself({ you, onChanged }: { you: Schemas['Person']; onChanged: 
       setOld('');
       setPassword('');
     },
+  });
+  const units = useUnits();
+  const read = useMutation({
+    mutationFn: async (to: Units) => taken(await api.PUT('/api/me/units', { body: { units: to } })),
+    onSuccess: () => queries.invalidateQueries(),
   });
   const out = useMutation({
     mutationFn: async () => taken(await api.DELETE('/api/me/sessions')),
@@ -44,6 +50,20 @@ export function Myself({ you, onChanged }: { you: Schemas['Person']; onChanged: 
       {rename.error && (
         <p role="alert" className="text-hand">
           {rename.error.message}
+        </p>
+      )}
+      <SelectField
+        label="Your units, where no farm is meant (seed store, weather)"
+        value={units}
+        options={[
+          { id: 'us', name: 'lb, ac, in, °F' },
+          { id: 'metric', name: 'kg, ha, cm, °C' },
+        ]}
+        onChange={(to) => read.mutate(to as Units)}
+      />
+      {read.error && (
+        <p role="alert" className="text-hand">
+          {read.error.message}
         </p>
       )}
       <form

@@ -69,7 +69,7 @@ export function Choice() {
             className="btn"
             onClick={() => void (save.step === 'undo' ? session.undo(true) : session.redo(true))}
           >
-            do it all the same
+            do it anyway
           </button>
         )}
       </Both>

@@ -160,7 +160,7 @@ describe('saving by itself', () => {
     expect(server.saves).toEqual(['kept']);
   });
 
-  test('a refusal is told and not hammered', async () => {
+  test('a refusal is shown and not hammered', async () => {
     const s = open();
     let asked = 0;
     server.fault = () => {
@@ -207,7 +207,7 @@ describe('two tabs', () => {
     expect(s.hasUnsaved()).toBe(false);
   });
 
-  test('both are kept where they do not meet, from what mine grew from upon what I was told of', async () => {
+  test('both are kept where they do not meet, from what mine grew from on top of what I have seen', async () => {
     const s = await conflicted();
     await s.keepBoth();
     expect(server.merges).toEqual(['1 on 5']);
@@ -223,7 +223,7 @@ describe('two tabs', () => {
     expect(s.hasUnsaved()).toBe(false);
   });
 
-  test('a third save between being told and choosing is asked about again', async () => {
+  test('a third save between being shown and choosing is asked about again', async () => {
     const s = await conflicted();
     server.head = 6;
     await s.keepMine();
@@ -253,7 +253,7 @@ describe('undo', () => {
 });
 
 describe('undo over another’s change', () => {
-  test('is told, left or done all the same', async () => {
+  test('is shown, left or done anyway', async () => {
     const s = open('first', 2);
     const asked: string[] = [];
     server.fault = (r) => {
@@ -378,7 +378,7 @@ describe('a page closed with something unsaved', () => {
 });
 
 describe('evaluation', () => {
-  test('of a server that is away is told as old and asked for again', async () => {
+  test('of a server that is away is shown as old and asked for again', async () => {
     const s = open();
     await pass(0);
     vi.stubGlobal('fetch', () => Promise.resolve(json({ detail: 'asked too often' }, 429)));

@@ -112,7 +112,7 @@ export class PlanSession {
     }
   };
 
-  /** After a conflict: puts this page's plan on top of what it was told of; what came even later is asked about again. */
+  /** After a conflict: puts this page's plan on top of what it has seen; what came even later is asked about again. */
   readonly keepMine = async () => {
     const comparison = this.choice();
     if (!comparison) return;

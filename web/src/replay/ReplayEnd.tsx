@@ -22,12 +22,12 @@ export function ReplayEnd({
   season: Season;
   choices: Choice[];
 }) {
-  const told = end.figures.filter((f) => f.chosen);
+  const outcomes = end.figures.filter((f) => f.chosen);
   const [figureId, setFigureId] = useState('');
   const [ref, width] = useWidth(560);
   const other = useOtherDays(season, choices, end.choices);
   const done = Object.keys(other.found).length;
-  const chosen = told.find((f) => f.id === figureId) ?? told[0];
+  const chosen = outcomes.find((f) => f.id === figureId) ?? outcomes[0];
   return (
     <section aria-label="What came of it" className="mt-3 border-t-2 border-ink pt-2">
       <h2>What came of it</h2>
@@ -43,7 +43,7 @@ export function ReplayEnd({
               </tr>
             </thead>
             <tbody>
-              {told.map((f) => (
+              {outcomes.map((f) => (
                 <tr key={f.id} className="border-b border-rule2">
                   <td className="py-0.5">{f.chosen?.label}</td>
                   <td className="fig text-right whitespace-nowrap">{shown(f.planned)}</td>
@@ -64,7 +64,7 @@ export function ReplayEnd({
               label="What other days would have given in"
               value={chosen?.id ?? ''}
               onChange={setFigureId}
-              options={told.map((f) => ({ id: f.id, name: f.chosen?.label ?? f.id }))}
+              options={outcomes.map((f) => ({ id: f.id, name: f.chosen?.label ?? f.id }))}
             />
           </div>
           <p className="text-[13px] text-ink2 italic" role="status">

@@ -27,8 +27,8 @@ function Expected({ now }: { now: DayView }) {
   return (
     <table className="w-full text-[13.5px]">
       <caption className="pb-1 text-left text-[12.5px] text-ink2 italic">
-        as one would expect on this day: the days gone by, the days told, and the other years of the
-        record
+        as one would expect on this day: the days gone by, the days forecast, and the other years of
+        the record
       </caption>
       <tbody>
         {now.watched.map((id) => {
@@ -104,7 +104,7 @@ function Season({ plan, revision, coverId, year, from, to, us }: SeasonProps) {
   const choose = (c: Choice) =>
     setCourse((old) => ({
       day: at,
-      // a thing decided anew on one day replaces what was decided of it on that day or later
+      // a thing decided again on one day replaces what was decided of it on that day or later
       choices: [
         ...old.choices.filter(
           (x) => x.made < c.made || x.kind !== c.kind || x.subject !== c.subject,

@@ -10,7 +10,7 @@ const RIGHT = 30;
 const TOP = 16;
 const BOTTOM = 20;
 
-/** The last two weeks as they were, and what was told of the next ten days, hatched. */
+/** The last two weeks as they were, and the forecast of the next ten days, hatched. */
 export function SkyChart({
   sky,
   width,
@@ -20,7 +20,7 @@ export function SkyChart({
   width: number;
   height?: number;
 }) {
-  const days = [...sky.lately, ...sky.told];
+  const days = [...sky.lately, ...sky.forecast];
   const past = sky.lately.length;
   const pitch = (width - LEFT - RIGHT) / Math.max(1, days.length);
   const low = Math.min(...days.map((d) => d.low));
@@ -35,11 +35,11 @@ export function SkyChart({
     <figure>
       <svg width={width} height={height} role="img" aria-label="Weather: see the list below it">
         <defs>
-          <pattern id="told" width="4" height="4" patternUnits="userSpaceOnUse">
+          <pattern id="forecast" width="4" height="4" patternUnits="userSpaceOnUse">
             <rect width="4" height="4" fill="var(--paper)" />
             <path d="M0 4L4 0" stroke="var(--warm)" strokeWidth="1.2" />
           </pattern>
-          <pattern id="told-rain" width="4" height="4" patternUnits="userSpaceOnUse">
+          <pattern id="forecast-rain" width="4" height="4" patternUnits="userSpaceOnUse">
             <rect width="4" height="4" fill="var(--paper)" />
             <path d="M0 4L4 0" stroke="var(--rain)" strokeWidth="1.2" />
           </pattern>
@@ -68,7 +68,7 @@ export function SkyChart({
               width={Math.max(1, pitch - 2)}
               y={floor - rain(d.rain)}
               height={rain(d.rain)}
-              fill={i < past ? 'var(--rain)' : 'url(#told-rain)'}
+              fill={i < past ? 'var(--rain)' : 'url(#forecast-rain)'}
               stroke="var(--rain)"
               strokeWidth={i < past ? 0 : 0.8}
             />
@@ -77,7 +77,7 @@ export function SkyChart({
               width={pitch * 0.4}
               y={y(d.high)}
               height={Math.max(2, y(d.low) - y(d.high))}
-              fill={i < past ? 'var(--warm)' : 'url(#told)'}
+              fill={i < past ? 'var(--warm)' : 'url(#forecast)'}
               stroke="var(--warm)"
               strokeWidth="0.9"
             />

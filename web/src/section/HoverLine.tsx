@@ -2,7 +2,7 @@ import { useImperativeHandle, useState, type PointerEvent, type Ref } from 'reac
 
 import type { DisplayList, Section } from './geometry';
 import { standing } from './geometry';
-import { dayFigures, differences, told } from './dayFigures';
+import { dayFigures, differences, inWordsOf } from './dayFigures';
 import { weekAt } from './ribbon';
 import { Word } from './ink';
 import { spokenDay } from './scale';
@@ -112,7 +112,7 @@ function linesOf(section: Section, day: number, mark: number | undefined, us: bo
     const [a, b] = mark < day ? [mark, day] : [day, mark];
     return [
       `${spokenDay(a)} to ${spokenDay(b)}`,
-      ...differences(section, a, b).map((f) => told(f, us, true)),
+      ...differences(section, a, b).map((f) => inWordsOf(f, us, true)),
     ];
   }
   const simulated = dayFigures(section, day);
@@ -127,10 +127,10 @@ function linesOf(section: Section, day: number, mark: number | undefined, us: bo
   const more = plants.length - MOST_PLANTS;
   return [
     spokenDay(day),
-    ...plants.slice(0, MOST_PLANTS).map((f) => told(f, us)),
+    ...plants.slice(0, MOST_PLANTS).map((f) => inWordsOf(f, us)),
     ...(more > 0 ? [`and ${more} more`] : []),
     ...typical,
-    ...ground.map((f) => told(f, us)),
+    ...ground.map((f) => inWordsOf(f, us)),
     ...weatherLine(section, day, us),
   ];
 }

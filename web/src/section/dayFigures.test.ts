@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 
 import { section } from '../testing/section';
-import { dayFigures, differences, stageWord, told } from './dayFigures';
+import { dayFigures, differences, stageWord, inWordsOf } from './dayFigures';
 import type { Section } from './geometry';
 import { dayNumber } from './scale';
 
@@ -63,9 +63,9 @@ describe('the figures of a day', () => {
 
   test('say their unit, band and stage', () => {
     const f = dayFigures(alive, planted + 70).find((x) => x.key.startsWith('c1'))!;
-    expect(told(f, false)).toBe(`${corn.parts[0]!.name} 1.0 (0.60…1.4) t/ha, stems`);
+    expect(inWordsOf(f, false)).toBe(`${corn.parts[0]!.name} 1.0 (0.60…1.4) t/ha, stems`);
     const water = dayFigures(alive, planted).find((x) => x.key === 'water')!;
-    expect(told(water, true)).toBe('water for roots 5.0 (3.9…5.9) in');
+    expect(inWordsOf(water, true)).toBe('water for roots 5.0 (3.9…5.9) in');
   });
 });
 
@@ -82,7 +82,7 @@ describe('the difference of two days', () => {
     const grown = differences(alive, planted - 20, planted + 70);
     const f = grown.find((x) => x.key.startsWith('c1'))!;
     expect(f.value).toBeCloseTo(1000, 6);
-    expect(told(f, false, true)).toBe(`${f.label} +1.0 t/ha`);
+    expect(inWordsOf(f, false, true)).toBe(`${f.label} +1.0 t/ha`);
   });
 });
 

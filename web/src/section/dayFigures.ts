@@ -110,7 +110,7 @@ export function differences(s: Section, a: number, b: number): DayFigure[] {
 const LB_AC_OF_KG_HA = 0.892179;
 
 /** A figure in words and the farm's units; a difference shows its sign. */
-export function told(f: DayFigure, us: boolean, sign = false): string {
+export function inWordsOf(f: DayFigure, us: boolean, sign = false): string {
   const number = (v: number) => {
     switch (f.kind) {
       case 'mass':

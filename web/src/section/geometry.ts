@@ -244,7 +244,7 @@ export function layOut(s: Section, f: Frame): DisplayList {
       }
       if (x1 - frost > 4) {
         const gone = Math.min(x1, frost + SINK_DAYS * pxPerDay);
-        // the outline of a simulated stand is already gone on the day it is told lost
+        // the outline of a simulated stand is already gone on the day it is reported lost
         const h = (Math.max(cm(frost), cm(frost - 7 * pxPerDay)) / 100) * pxPerM;
         out.dead.push({
           key,

@@ -85,7 +85,7 @@ export function CellPanel({
         <dt className="text-ink2">checked</dt>
         <dd>{source?.status}</dd>
         <dt className="text-ink2">confidence</dt>
-        <dd>{own ? 'as sure as who corrected it' : column.confidence}</dd>
+        <dd>{own ? 'that of your own correction' : column.confidence}</dd>
         {own && (
           <>
             <dt className="text-ink2">library</dt>

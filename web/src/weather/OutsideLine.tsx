@@ -21,42 +21,42 @@ export function OutsideLine({ field }: { field: Field }) {
   const outside = useQuery({
     queryKey: ['outside', field.id, field.point, field.boundary],
     queryFn: async () => {
-      const told = taken(
+      const latest = taken(
         await api.GET('/api/fields/{fieldId}/outside', {
           params: { path: { fieldId: field.id } },
         }),
       );
-      return { ...told, read: Date.now() };
+      return { ...latest, read: Date.now() };
     },
     // while an answer is on its way it is looked for again soon; else every ten minutes
     refetchInterval: (q) =>
       q.state.data?.forecast.asking || q.state.data?.probe.asking ? 1500 : 10 * MINUTE,
   });
   const o = outside.data;
-  const told = o?.forecast.told;
+  const answered = o?.forecast.answered;
   const seen = useRef<string>(undefined);
   useEffect(() => {
-    if (seen.current !== undefined && told !== undefined && seen.current !== told) {
+    if (seen.current !== undefined && answered !== undefined && seen.current !== answered) {
       void session.evaluate();
     }
-    seen.current = told ?? '';
-  }, [told, session]);
+    seen.current = answered ?? '';
+  }, [answered, session]);
   if (!o || (!o.forecast.on && !o.probe.on)) return null;
   const degrees = (c: number) => (us ? `${Math.round(c * 1.8 + 32)} °F` : `${c.toFixed(1)} °C`);
   const days = o.forecast.answer?.days ?? [];
   const rain = days.reduce((s, d) => s + d.rainMm, 0);
-  const fault = (f: string | undefined, told: string | undefined) =>
+  const fault = (f: string | undefined, answered: string | undefined) =>
     f && (
       <span className="text-hand">
-        {f} {told ? 'The last good answer is used.' : 'The record is used instead.'}
+        {f} {answered ? 'The last good answer is used.' : 'The record is used instead.'}
       </span>
     );
   return (
     <p className="mt-1 text-[13px]" role="status">
-      {o.forecast.told ? (
+      {o.forecast.answered ? (
         <>
           Forecast of <span className="fig">{days.length}</span> days,{' '}
-          <b>{ageInWords(o.forecast.told, o.read)}</b>:{' '}
+          <b>{ageInWords(o.forecast.answered, o.read)}</b>:{' '}
           <span className="fig">
             {degrees(Math.min(...days.map((d) => d.tminC)))} to{' '}
             {degrees(Math.max(...days.map((d) => d.tmaxC)))},{' '}
@@ -66,16 +66,16 @@ export function OutsideLine({ field }: { field: Field }) {
       ) : (
         o.forecast.on && !o.forecast.fault && 'Asking for a forecast. '
       )}
-      {fault(o.forecast.fault, o.forecast.told)}{' '}
-      {o.probe.told && o.probe.answer && (
+      {fault(o.forecast.fault, o.forecast.answered)}{' '}
+      {o.probe.answered && o.probe.answer && (
         <>
           Soil at{' '}
           {us ? `${(o.probe.answer.depthCm / 2.54).toFixed(0)} in` : `${o.probe.answer.depthCm} cm`}{' '}
           <span className="fig">{degrees(o.probe.answer.celsius)}</span>,{' '}
-          <b>{ageInWords(o.probe.told, o.read)}</b>.{' '}
+          <b>{ageInWords(o.probe.answered, o.read)}</b>.{' '}
         </>
       )}
-      {fault(o.probe.fault, o.probe.told)}
+      {fault(o.probe.fault, o.probe.answered)}
     </p>
   );
 }

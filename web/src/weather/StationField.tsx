@@ -7,7 +7,7 @@ import { useWeatherChoices } from './api';
 import { OutsideLine } from './OutsideLine';
 import { WeatherImport } from './WeatherImport';
 
-/** Which weather the field is reckoned with: a station of an invented climate, or a record brought by the practice. */
+/** Which weather the field is computed with: a station of an invented climate, or a record brought by the practice. */
 export function StationField({
   field,
   change,

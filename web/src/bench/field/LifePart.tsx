@@ -92,7 +92,7 @@ export function LifePart({ field, change, problems }: PartProps) {
       />
       <div className={ROW}>
         <KeptText
-          label="Plants the law lists as noxious, between ;"
+          label="Plants the law lists as noxious, separated by semicolons"
           value={field.noxiousList}
           problem={problemAt(problems, '/noxiousList')}
           onChange={(v) => change({ noxiousList: v })}

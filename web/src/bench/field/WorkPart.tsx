@@ -75,7 +75,7 @@ export function WorkPart({ field, change, problems }: PartProps) {
           { key: 'rules', label: 'what it asks', kind: 'text', width: 'w-72' },
           {
             key: 'allowedSpecies',
-            label: 'species it allows, between ; (any if empty)',
+            label: 'species it allows, separated by semicolons (any if empty)',
             kind: 'text',
             width: 'w-72',
           },

@@ -14,12 +14,16 @@ function Verdict({ c, inMix }: { c: Candidate; inMix: boolean }) {
   const words = (hard.length > 0 ? hard : soft).map((f) => f.text).join('; ');
   return (
     <td className="py-0.5 pl-2 text-left text-[13px] leading-tight">
-      <b
-        className={`fig mr-1.5 inline-block min-w-7 text-center text-[12px] ${inMix ? 'bg-ink text-paper' : ''}`}
-      >
-        {inMix ? 'in' : c.excluded ? 'out' : 'may'}
+      <b className={`fig mr-1.5 inline-block text-[12px] ${inMix ? 'bg-ink px-1 text-paper' : ''}`}>
+        {inMix
+          ? 'in the mix'
+          : c.excluded
+            ? 'not suitable'
+            : soft.length > 0
+              ? 'with care'
+              : 'suitable'}
       </b>
-      <span className={c.excluded ? 'text-ink2' : ''}>{words || 'no concerns'}</span>
+      <span className={c.excluded ? 'text-ink2' : ''}>{words || (inMix ? 'no concerns' : '')}</span>
     </td>
   );
 }
@@ -70,7 +74,7 @@ export function CandidateTable({
           {spokenDate(list.to)}
         </i>
         <span className="fig ml-auto text-[12.5px] text-ink2">
-          {list.candidates.length - out} may, {out} out
+          {list.candidates.length - out} suitable, {out} not
         </span>
         <label className="text-[13px] text-ink2">
           find <input className="w-28" value={find} onChange={(e) => setFind(e.target.value)} />

@@ -102,8 +102,8 @@ export function Proposals({
         signal: stop.signal,
       });
       if (!answer.ok || !answer.body) {
-        const told = (await answer.json()) as { detail?: string; problems?: Problem[] };
-        throw new Refusal(answer.status, told.detail ?? 'refused', told.problems ?? []);
+        const problem = (await answer.json()) as { detail?: string; problems?: Problem[] };
+        throw new Refusal(answer.status, problem.detail ?? 'refused', problem.problems ?? []);
       }
       let n = 0;
       try {

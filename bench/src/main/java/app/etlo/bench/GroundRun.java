@@ -106,7 +106,7 @@ final class GroundRun {
         }
         System.out.printf(
                 Locale.ROOT,
-                "list of %d fields: first answer after %.0f ms, all reckoned after %.0f ms in %d readings,"
+                "list of %d fields: first answer after %.0f ms, all computed after %.0f ms in %d readings,"
                         + " from kept summaries median %.0f ms, %d kB%n",
                 FIELDS,
                 first,

@@ -11,7 +11,7 @@ import java.util.Map;
 import java.util.UUID;
 
 /**
- * A practice of 2,000 fields on one imported series. The series is imported anew; prints how many fields a second are reckoned in
+ * A practice of 2,000 fields on one imported series. The series is imported again; prints how many fields a second are computed in
  * the background, and how long a drag and a save take meanwhile against before.
  */
 final class RefreshRun {
@@ -64,13 +64,13 @@ final class RefreshRun {
         double[][] meanwhile = drag(DRAGS);
         int left = waiting();
         if (left == 0) {
-            throw new IllegalStateException("all fields were reckoned before the drags ended");
+            throw new IllegalStateException("all fields were computed before the drags ended");
         }
         untilReckoned();
         double all = (System.nanoTime() - start) / 1e9;
         System.out.printf(
                 Locale.ROOT,
-                "%d fields reckoned in the background: the first time %.0f s (%.0f a second), after a change of weather"
+                "%d fields computed in the background: the first time %.0f s (%.0f a second), after a change of weather"
                         + " %.0f s (%.0f a second) with somebody dragging for part of it; import answered after %.0f ms%n"
                         + "drag p50 %.0f ms, p95 %.0f ms before; %.0f ms, %.0f ms meanwhile (%.1f and %.1f times)%n"
                         + "save p50 %.0f ms, p95 %.0f ms before; %.0f ms, %.0f ms meanwhile (%.1f and %.1f times)%n",
@@ -129,7 +129,7 @@ final class RefreshRun {
     }
 
     private int waiting() throws Exception {
-        return Json.tree(visitor.get("/api/reckoning").ok()).path("waiting").asInt();
+        return Json.tree(visitor.get("/api/refresh").ok()).path("waiting").asInt();
     }
 
     /** Until the list says that nothing is pending; looked at once a second. */

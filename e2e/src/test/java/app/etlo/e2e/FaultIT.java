@@ -185,7 +185,7 @@ class FaultIT {
     }
 
     @Test
-    void fields_that_a_dying_server_had_taken_are_reckoned_by_the_other() throws Exception {
+    void fields_that_a_dying_server_had_taken_are_computed_by_the_other() throws Exception {
         Map<String, String> file = Map.of("Content-Type", "application/octet-stream");
         Visitor here = product.practice(address(), PASSWORD);
         String kept = here.send("POST", "/api/weather?name=Yard&latitude=50", weather(2), file)
@@ -225,7 +225,7 @@ class FaultIT {
     }
 
     private static int waiting(Visitor visitor) throws Exception {
-        return JSON.readTree(visitor.get("/api/reckoning").ok()).path("waiting").asInt();
+        return JSON.readTree(visitor.get("/api/refresh").ok()).path("waiting").asInt();
     }
 
     /** Two years of mild days with so much rain on every third. */
@@ -240,7 +240,7 @@ class FaultIT {
     }
 
     @Test
-    void a_mail_service_that_hangs_or_is_dead_holds_up_no_page_and_the_letter_comes_once_when_it_is_back()
+    void a_mail_service_that_hangs_or_is_dead_holds_up_no_page_and_the_email_comes_once_when_it_is_back()
             throws Exception {
         String email = address();
         Visitor visitor = product.practice(email, PASSWORD);
@@ -262,7 +262,7 @@ class FaultIT {
         try {
             assertThat(back.waitForIncomingEmail(60_000, 1)).isTrue();
             assertThat(back.getReceivedMessages()[0].getContent().toString()).contains("/reset#");
-            // a letter that was delivered is not sent again by the tries that follow
+            // an email that was delivered is not sent again by the tries that follow
             Visitor other = product.practice("second-" + email, PASSWORD);
             other.post("/api/resets", "{\"email\":\"second-" + email + "\"}").ok();
             assertThat(back.waitForIncomingEmail(60_000, 2)).isTrue();

@@ -300,7 +300,7 @@ class GroundIT extends InBrowser {
         figure("Dry tops that stand when it ends").click();
         button("What moves it most").click();
         Locator moves = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What moves it most"));
-        assertThat(moves).containsText("How sure:");
+        assertThat(moves).containsText("Confidence:");
         assertThat(moves).containsText("use of light");
         accessible("what moves a figure");
         page.keyboard().press("Escape");

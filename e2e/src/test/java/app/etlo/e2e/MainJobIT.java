@@ -21,7 +21,7 @@ import org.junit.jupiter.api.Test;
 
 /**
  * The main job from an empty workspace to the plan on paper: boundary, frost dates, two crops, aims, lots, mix, sowing, end,
- * planting, nitrogen. Every figure is reckoned again here from what was typed.
+ * planting, nitrogen. Every figure is computed again here from what was typed.
  */
 class MainJobIT extends InBrowser {
     private static final double LB_AC = 0.45359237 / 0.40468564224;

@@ -183,7 +183,7 @@ class MixIT extends InBrowser {
         String species = first.replace(" share, by hand", "");
         step("Field");
         page.getByText("Weeds, pests, stock, history").click();
-        type("Plants the law lists as noxious, between ;", "wild oat; " + species);
+        type("Plants the law lists as noxious, separated by semicolons", "wild oat; " + species);
         assertThat(page.getByText("field saved")).isVisible();
         step("Mix");
         assertThat(page.getByText(species + ": is on the list of noxious plants")

@@ -129,7 +129,7 @@ class PastYearIT extends InBrowser {
         demo();
         page.navigate("/fields/field-kettle-hollow/end");
         double before = shown("Dry tops that stand when it ends");
-        button("Put stock on it").click();
+        button("Graze it").click();
         assertThat(page.locator("main")).containsText("Eight parts in ten of the nitrogen eaten come back");
         saved();
         assertTrue(shown("Dry tops that stand when it ends") < before);
@@ -142,7 +142,7 @@ class PastYearIT extends InBrowser {
         saved();
         assertEquals(before, shown("Dry tops that stand when it ends"), 1e-9);
         step("Feed");
-        button("Give water").click();
+        button("Irrigate").click();
         assertThat(field("Water")).hasValue("25");
         saved();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Remove the watering")))

@@ -25,6 +25,9 @@ final class Product implements AutoCloseable {
         this.port = freePort();
         environment.put("ETLO_HOME", home.toString());
         environment.put("ETLO_JAR", System.getProperty("server.jar"));
+        if (Unpacked.readableByAll()) {
+            environment.put("ETLO_APP", Unpacked.folder().toString());
+        }
         environment.put("ETLO_JAVA_OPTIONS", "-XX:TieredStopAtLevel=1");
         // a test signs in more often than people do, and all from one address
         environment.put("ETLO_LIMITS_ENTRANCE_ADDRESS", "6000");
@@ -178,11 +181,7 @@ final class Product implements AutoCloseable {
     Process anotherServer(int itsPort) throws IOException {
         String database =
                 Files.readAllLines(home.resolve("db/data/postmaster.pid")).get(3);
-        ProcessBuilder builder = new ProcessBuilder(
-                        Unpacked.java().toString(),
-                        "-XX:TieredStopAtLevel=1",
-                        "-jar",
-                        Unpacked.jar().toString())
+        ProcessBuilder builder = new ProcessBuilder(Unpacked.command())
                 .redirectErrorStream(true)
                 .redirectOutput(ProcessBuilder.Redirect.DISCARD);
         builder.environment().putAll(environment);

@@ -17,7 +17,7 @@ final class RunningServer {
 
     private final int port;
     private final Path log;
-    private final Path letters;
+    private final Path emails;
     private Process process;
 
     private RunningServer() throws IOException {
@@ -25,7 +25,7 @@ final class RunningServer {
             port = free.getLocalPort();
         }
         log = Files.createTempFile("etlo-e2e", ".log");
-        letters = Files.createTempDirectory("etlo-e2e").resolve("letters.txt");
+        emails = Files.createTempDirectory("etlo-e2e").resolve("emails.txt");
         Runtime.getRuntime().addShutdownHook(new Thread(() -> process.destroyForcibly()));
         start();
     }
@@ -42,8 +42,8 @@ final class RunningServer {
     }
 
     /** Where the outbox stand-in prints what would be mailed. */
-    Path letters() {
-        return letters;
+    Path emails() {
+        return emails;
     }
 
     String url() {
@@ -53,12 +53,8 @@ final class RunningServer {
     /** Starts the server and returns when it answers. */
     void start() throws IOException {
         Postgres pg = Postgres.shared();
-        List<String> command = new ArrayList<>(List.of(
-                Unpacked.java().toString(),
-                "-XX:TieredStopAtLevel=1",
-                "-jar",
-                Unpacked.jar().toString(),
-                "--spring.main.banner-mode=off"));
+        List<String> command = new ArrayList<>(Unpacked.command());
+        command.add("--spring.main.banner-mode=off");
         ProcessBuilder builder = new ProcessBuilder(command)
                 .redirectErrorStream(true)
                 .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
@@ -67,7 +63,7 @@ final class RunningServer {
         builder.environment().put("ETLO_DATABASE_USER", pg.user());
         builder.environment().put("ETLO_DATABASE_PASSWORD", pg.password());
         builder.environment().put("ETLO_DEMO_PASSWORD", DEMO_PASSWORD);
-        builder.environment().put("ETLO_OUTBOX", letters.toString());
+        builder.environment().put("ETLO_OUTBOX", emails.toString());
         // all tests open their practices from one address
         builder.environment().put("ETLO_LIMITS_ENTRANCE_ADDRESS", "6000");
         builder.environment().put("ETLO_LIMITS_JOINING_ADDRESS", "6000");

@@ -215,12 +215,12 @@ class TogetherIT extends InBrowser {
         other.getByLabel("E-mail address").fill(email);
         on(other, "Send me a link").click();
         assertThat(other.getByText("an email with a link is on its way")).isVisible();
-        String letter = Awaitility.await()
+        String mail = Awaitility.await()
                 .atMost(Duration.ofSeconds(20))
                 .until(
-                        () -> Files.exists(server.letters()) ? Files.readString(server.letters()) : "",
+                        () -> Files.exists(server.emails()) ? Files.readString(server.emails()) : "",
                         t -> t.contains("To: " + email));
-        Matcher link = Pattern.compile("(/reset#\\S+)").matcher(letter.substring(letter.indexOf("To: " + email)));
+        Matcher link = Pattern.compile("(/reset#\\S+)").matcher(mail.substring(mail.indexOf("To: " + email)));
         assertTrue(link.find());
         other.navigate(link.group(1));
         other.getByLabel("New password").fill("a brand new horse");

@@ -47,7 +47,7 @@ class MixTest {
                         ask().put("figureId", "grow/livingRootDays").without("coverId"))
                 .json();
         assertThat(s.path("moves").size()).isGreaterThan(5);
-        assertThat(s.path("sure").asText()).isIn("sure", "fair", "rough");
+        assertThat(s.path("confidence").asText()).isIn("high", "medium", "low");
         assertThat(s.path("source").asText()).isNotBlank();
         assertThat(us.post(
                                 "/api/sensitivities",

@@ -49,9 +49,9 @@ class OutsideTest {
     }
 
     private static String forecast(double tminC, double tmaxC) {
-        ObjectNode told =
+        ObjectNode body =
                 Browser.JSON.createObjectNode().put("issued", Instant.now().toString());
-        ArrayNode days = told.putArray("days");
+        ArrayNode days = body.putArray("days");
         for (int i = 0; i < 10; i++) {
             days.addObject()
                     .put("date", TODAY.plusDays(i).toString())
@@ -59,7 +59,7 @@ class OutsideTest {
                     .put("tmax_c", tmaxC)
                     .put("prcp_mm", 1.5);
         }
-        return told.toString();
+        return body.toString();
     }
 
     private JsonNode outsideOnce(Predicate<JsonNode> so) {
@@ -87,10 +87,10 @@ class OutsideTest {
         Outdoors.says("probe", 41.5, () -> "{\"measured\":\"2026-01-01T06:00:00Z\",\"depth_cm\":5,\"celsius\":7.4}");
         liesAt(41.5);
         assertThat(evaluated().path("weather").has("forecastIssued")).isFalse();
-        JsonNode told =
-                outsideOnce(o -> o.at("/forecast").has("told") && o.at("/probe").has("told"));
-        assertThat(told.at("/forecast/answer/days")).hasSize(10);
-        assertThat(told.at("/probe/answer/celsius").asDouble()).isEqualTo(7.4);
+        JsonNode said = outsideOnce(
+                o -> o.at("/forecast").has("answered") && o.at("/probe").has("answered"));
+        assertThat(said.at("/forecast/answer/days")).hasSize(10);
+        assertThat(said.at("/probe/answer/celsius").asDouble()).isEqualTo(7.4);
         assertThat(evaluated().path("weather").has("forecastIssued")).isTrue();
     }
 
@@ -98,8 +98,8 @@ class OutsideTest {
     void a_lie_is_not_believed_and_the_last_good_answer_stays() {
         Outdoors.says("forecast", 42.25, () -> forecast(3, 9));
         liesAt(42.25);
-        String issued = outsideOnce(o -> o.at("/forecast").has("told"))
-                .at("/forecast/told")
+        String issued = outsideOnce(o -> o.at("/forecast").has("answered"))
+                .at("/forecast/answered")
                 .asText();
         Outdoors.says("forecast", 42.25, () -> forecast(12, 4));
         // three hours later it would be asked again
@@ -115,12 +115,12 @@ class OutsideTest {
         JsonNode then = outsideOnce(o -> o.at("/forecast").has("fault"));
         assertThat(then.at("/forecast/fault").asText())
                 .isEqualTo("The forecast service sent a night warmer than its day.");
-        assertThat(then.at("/forecast/told").asText()).isEqualTo(issued);
+        assertThat(then.at("/forecast/answered").asText()).isEqualTo(issued);
         assertThat(evaluated().path("weather").has("forecastIssued")).isTrue();
     }
 
     @Test
-    void a_slow_service_is_left_and_plans_are_reckoned_meanwhile() {
+    void a_slow_service_is_left_and_plans_are_computed_meanwhile() {
         CountDownLatch never = new CountDownLatch(1);
         Outdoors.says("forecast", 42.75, Outdoors.held(never));
         liesAt(42.75);

@@ -19,7 +19,7 @@ import org.springframework.context.ApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.web.servlet.MockMvc;
 
-/** After a change of weather the fields that rest on it are reckoned anew in the background, by all servers together. */
+/** After a change of weather the fields that rest on it are recomputed in the background, by all servers together. */
 @ServerTest
 class RefreshTest {
     private static final String LIST = "/api/fields";
@@ -87,8 +87,8 @@ class RefreshTest {
         }
     }
 
-    private List<String> reckonedBy() {
-        return summaries("reckoned_by");
+    private List<String> computedBy() {
+        return summaries("computed_by");
     }
 
     private List<String> restsOn() {
@@ -125,10 +125,10 @@ class RefreshTest {
         } finally {
             second.stop();
         }
-        assertThat(reckonedBy()).hasSize(30).doesNotContain("a reading");
-        assertThat(reckonedBy().stream().distinct()).hasSize(2);
+        assertThat(computedBy()).hasSize(30).doesNotContain("a reading");
+        assertThat(computedBy().stream().distinct()).hasSize(2);
         assertThat(browser.get(LIST).json().path("pending").asInt()).isZero();
-        assertThat(browser.get("/api/reckoning").json()).hasToString("{\"waiting\":0,\"fields\":30}");
+        assertThat(browser.get("/api/refresh").json()).hasToString("{\"waiting\":0,\"fields\":30}");
     }
 
     @Test
@@ -149,6 +149,6 @@ class RefreshTest {
     void another_practice_sees_nothing_of_it() {
         fields(2);
         Browser other = Browser.ofNewPractice(mvc);
-        assertThat(other.get("/api/reckoning").json()).hasToString("{\"waiting\":0,\"fields\":0}");
+        assertThat(other.get("/api/refresh").json()).hasToString("{\"waiting\":0,\"fields\":0}");
     }
 }

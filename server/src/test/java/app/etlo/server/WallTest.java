@@ -35,7 +35,7 @@ class WallTest {
             "GET /api/farms",
             "GET /api/fields",
             "GET /api/field-sections",
-            "GET /api/reckoning",
+            "GET /api/refresh",
             "GET /api/lots",
             "GET /api/lots.csv",
             "GET /api/seed",

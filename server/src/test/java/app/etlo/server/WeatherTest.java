@@ -186,7 +186,7 @@ class WeatherTest {
     }
 
     @Test
-    void the_list_of_fields_is_read_from_what_was_reckoned_until_something_changes() {
+    void the_list_of_fields_is_read_from_what_was_computed_until_something_changes() {
         // a reading computes what changed while nobody waits, at least one field, so a few may be needed
         await().until(() -> browser.get("/api/fields").json().path("pending").asInt() == 0);
         JsonNode first = browser.get("/api/fields").json();

@@ -19,7 +19,7 @@ final class BrassicaAboveBlendShare extends Judgement {
                 "a brassica stands beside legumes or small-seeded species at more than its blend share (15 %) of the full rate",
                 Source.commonPractice(
                         "brassicas at 5-15 % of full rate in blends; 5 lb/ac of radish crowds out clover and ryegrass"),
-                "fair");
+                "medium");
     }
 
     @Override

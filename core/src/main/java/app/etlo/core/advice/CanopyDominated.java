@@ -28,7 +28,7 @@ final class CanopyDominated extends Judgement {
                 Step.MIX,
                 "one of three or more species is forecast to be over 65 % of the dry tops",
                 Source.own("Etlo's own limit on a simple forecast of competition"),
-                "rough");
+                "low");
     }
 
     @Override

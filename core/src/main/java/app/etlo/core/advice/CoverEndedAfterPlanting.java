@@ -17,7 +17,7 @@ final class CoverEndedAfterPlanting extends Judgement {
                 "the end of a cover is dated after the planting of the crop that follows it",
                 Source.commonPractice(
                         "planting green has a kill within days and before the crop is up; label, insurance and programme rules decide"),
-                "sure");
+                "high");
     }
 
     @Override

@@ -19,7 +19,7 @@ final class DateFarAway extends Judgement {
                 Step.ROTATION,
                 "a date lies six years or more from today",
                 Source.own("a rotation is planned over two to six years"),
-                "sure");
+                "high");
     }
 
     @Override

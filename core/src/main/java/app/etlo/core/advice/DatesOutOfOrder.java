@@ -19,7 +19,7 @@ final class DatesOutOfOrder extends Judgement {
                 "a harvest lies before its planting, a crop is planted before the one ahead is harvested, or a cover ends"
                         + " before it is sown",
                 Source.identity("time runs one way"),
-                "sure");
+                "high");
     }
 
     @Override

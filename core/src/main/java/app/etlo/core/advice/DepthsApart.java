@@ -25,7 +25,7 @@ final class DepthsApart extends Judgement {
                 "species of one box want depths that differ by more than 2 cm",
                 Source.commonPractice(
                         "mixed sizes: one compromise depth or two passes; depth is measured from mineral soil"),
-                "fair");
+                "medium");
     }
 
     @Override

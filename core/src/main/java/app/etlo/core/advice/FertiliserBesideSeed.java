@@ -16,7 +16,7 @@ final class FertiliserBesideSeed extends Judgement {
                 Step.SOW,
                 "more N and K2O go in with the seed than opener and rows allow, or more than half of it where seed is small",
                 Source.commonPractice("limits of N and K2O with the seed by seedbed used; small seed bears half"),
-                "fair");
+                "medium");
     }
 
     @Override

@@ -19,7 +19,7 @@ final class FlownOffLeafDrop extends Judgement {
                 "seed is flown into a crop less than 10 or more than 45 days before its harvest",
                 Source.commonPractice(
                         "fly ahead of leaf drop, so that leaves fall on the seed: two to six weeks before harvest"),
-                "fair");
+                "medium");
     }
 
     @Override

@@ -18,7 +18,7 @@ final class GerminationTestOld extends Judgement {
                 Step.MIX,
                 "a lot's germination test is more than 9 months old at sowing (today when no sowing is dated)",
                 Source.commonPractice("seed laws limit the age of a test, often 9 months; the local law decides"),
-                "sure");
+                "high");
     }
 
     @Override

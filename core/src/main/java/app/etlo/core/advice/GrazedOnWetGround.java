@@ -14,7 +14,7 @@ final class GrazedOnWetGround extends Judgement {
                 Step.ROTATION,
                 "a cover is ended by grazing on poorly drained ground ahead of a crop planted without tillage",
                 Source.commonPractice("treading on wet ground leaves a shallow pan for a year or more"),
-                "fair");
+                "medium");
     }
 
     @Override

@@ -22,7 +22,7 @@ final class HardinessOfLot extends Judgement {
                 Step.MIX,
                 "a lot of hairy vetch, winter pea, winter barley or winter triticale is not of the winter class",
                 Source.commonPractice("winter hardiness differs by kind: vetch, pea and barley"),
-                "fair");
+                "medium");
     }
 
     @Override

@@ -18,7 +18,7 @@ final class HardlySeen extends Judgement {
                 Step.MIX,
                 "a species is under 2 % of the live seeds of its mix",
                 Source.own("Etlo's own limit; large-seeded species make up for part of it by vigour"),
-                "rough");
+                "low");
     }
 
     @Override

@@ -13,19 +13,19 @@ public abstract class Judgement {
     private final Step step;
     private final String speaks;
     private final Source source;
-    private final String sure;
+    private final String confidence;
 
     /**
      * @param speaks when it speaks, for the catalogue
-     * @param sure how sure it is: sure, fair or rough
+     * @param confidence how far it can be relied on: high, medium or low
      */
-    protected Judgement(String name, Weight weight, Step step, String speaks, Source source, String sure) {
+    protected Judgement(String name, Weight weight, Step step, String speaks, Source source, String confidence) {
         this.name = name;
         this.weight = weight;
         this.step = step;
         this.speaks = speaks;
         this.source = source;
-        this.sure = sure;
+        this.confidence = confidence;
     }
 
     /** The notes this rule has on the situation; none when it has nothing to say or lacks what it needs. */
@@ -58,6 +58,7 @@ public abstract class Judgement {
 
     protected final Note note(
             Step where, String subject, Optional<LocalDate> at, String text, List<String> facts, String wouldChange) {
-        return new Note(name, weight, where, subject, at, text, facts, wouldChange, source, sure);
+        return new Note(
+                name, weight, where, subject, at, text, facts, wouldChange, source, confidence, Optional.empty());
     }
 }

@@ -18,7 +18,7 @@ final class LargeSeedOnSurface extends Judgement {
                 Step.SOW,
                 "a species of over 40 g per thousand seeds is broadcast or flown and not worked in",
                 Source.commonPractice("large seed wants soil contact: drill it, work it in, or choose small seed"),
-                "fair");
+                "medium");
     }
 
     @Override

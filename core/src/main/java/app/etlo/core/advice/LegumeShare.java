@@ -13,7 +13,7 @@ final class LegumeShare extends Judgement {
                 Step.ROTATION,
                 "no legume stands in three crops or more and their covers, or more than half of the crops are legumes",
                 Source.commonPractice("a legume in the rotation for nitrogen; not so often that its diseases build up"),
-                "rough");
+                "low");
     }
 
     @Override

@@ -15,7 +15,7 @@ final class LegumeWithoutInoculant extends Judgement {
                 Step.SOW,
                 "a legume's lot is not inoculated",
                 Source.commonPractice("inoculate each legume with the rhizobium of its own group"),
-                "sure");
+                "high");
     }
 
     @Override
@@ -25,13 +25,18 @@ final class LegumeWithoutInoculant extends Judgement {
                         .filter(k -> k.species().inoculant().isPresent())
                         .filter(k -> k.lot().map(l -> !l.inoculated()).orElse(false))
                         .map(k -> note(
-                                c.id() + "/" + k.species().id(),
-                                c.sown(),
-                                k.species().name()
-                                        + " goes out without inoculant. Where its rhizobium is not in the soil it fixes"
-                                        + " nothing: use the " + group(k) + " group, mixed in on the day.",
-                                List.of("lot " + k.lot().map(SeedLot::id).orElseThrow() + " not inoculated"),
-                                "a lot marked inoculated, or inoculant of the " + group(k) + " group")));
+                                        c.id() + "/" + k.species().id(),
+                                        c.sown(),
+                                        k.species().name()
+                                                + " has no inoculant planned. Where its rhizobium is not in the soil it fixes"
+                                                + " no nitrogen: use the " + group(k)
+                                                + " group, mixed in on the day of sowing.",
+                                        List.of("lot "
+                                                + k.lot().map(SeedLot::id).orElseThrow() + " not inoculated"),
+                                        "a lot marked inoculated, or inoculant of the " + group(k) + " group")
+                                .asking(
+                                        MissingFact.Kind.INOCULATED,
+                                        k.lot().map(SeedLot::id).orElseThrow())));
     }
 
     private static String group(Component k) {

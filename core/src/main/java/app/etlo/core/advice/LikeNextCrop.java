@@ -30,7 +30,7 @@ final class LikeNextCrop extends Judgement {
                 Step.MIX,
                 "grasses are over 70 % of the dry tops ahead of a grass, or legumes over 60 % ahead of a legume",
                 Source.commonPractice("designed opposite to the next crop: a check, not a law"),
-                "fair");
+                "medium");
     }
 
     @Override

@@ -16,7 +16,7 @@ final class LotTooSmall extends Judgement {
                 Step.MIX,
                 "the store holds less of a lot than the cover needs",
                 Source.commonPractice("order in time: seed comes late or not at all"),
-                "sure");
+                "high");
     }
 
     @Override

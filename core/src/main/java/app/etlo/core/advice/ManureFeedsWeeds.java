@@ -16,7 +16,7 @@ final class ManureFeedsWeeds extends Judgement {
                 Step.ROTATION,
                 "manure or fertiliser is brought out where nothing grows within two weeks, on a field with weeds of medium or high pressure",
                 Source.commonPractice("nutrients placed where a crop or cover takes them up, not the weeds"),
-                "rough");
+                "low");
     }
 
     @Override

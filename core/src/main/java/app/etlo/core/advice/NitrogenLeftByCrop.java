@@ -19,7 +19,7 @@ final class NitrogenLeftByCrop extends Judgement {
                 Step.FEED,
                 "a crop that leaves much nitrogen is followed by one that needs it",
                 Source.commonPractice("nitrogen credits of alfalfa, leys and grain legumes; by local rule"),
-                "rough");
+                "low");
     }
 
     @Override

@@ -13,7 +13,7 @@ final class NoAlternation extends Judgement {
                 Step.ROTATION,
                 "three or more crops, all grasses or all broadleaves",
                 Source.commonPractice("grasses and broadleaves in turn, for weeds and herbicides"),
-                "fair");
+                "medium");
     }
 
     @Override

@@ -17,6 +17,7 @@ import java.util.Optional;
  * @param text what and why, in a sentence or two
  * @param facts the figures behind it, written out; when they change, an answer no longer holds
  * @param wouldChange what would change it
+ * @param ask the fact it lacks, where giving that would settle it
  */
 public record Note(
         String rule,
@@ -28,9 +29,26 @@ public record Note(
         List<String> facts,
         String wouldChange,
         Source source,
-        String sure) {
+        String confidence,
+        Optional<MissingFact> ask) {
     public Note {
         facts = List.copyOf(facts);
+    }
+
+    /** The same note, asking for a fact. */
+    Note asking(MissingFact.Kind kind, String of) {
+        return new Note(
+                rule,
+                weight,
+                step,
+                subject,
+                at,
+                text,
+                facts,
+                wouldChange,
+                source,
+                confidence,
+                Optional.of(new MissingFact(kind, of)));
     }
 
     /** Names rule, subject and facts; an answer to this note carries it. */

@@ -16,7 +16,7 @@ final class NoxiousOnTag extends Judgement {
                 Step.MIX,
                 "a lot names listed or herbicide-resistant weeds",
                 Source.commonPractice("noxious-weed and seed laws differ by region: the local list rules"),
-                "sure");
+                "high");
     }
 
     @Override

@@ -19,7 +19,7 @@ final class NumberDoubtful extends Judgement {
                 Step.FIELD,
                 "a typed number lies outside the plausible span of its crop, species or tool",
                 Source.own("Etlo's own spans, wide enough for good and bad years"),
-                "fair");
+                "medium");
     }
 
     @Override

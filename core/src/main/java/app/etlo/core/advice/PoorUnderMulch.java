@@ -13,7 +13,7 @@ final class PoorUnderMulch extends Judgement {
                 Step.PLANT,
                 "a crop that bears residue poorly is planted without tillage behind a cover",
                 Source.commonPractice("small-seeded crops need a firm, fine and clean row"),
-                "fair");
+                "medium");
     }
 
     @Override

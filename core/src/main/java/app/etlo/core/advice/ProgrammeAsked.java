@@ -14,7 +14,7 @@ final class ProgrammeAsked extends Judgement {
                 "the field is in a programme and the cover has a mix",
                 Source.commonPractice(
                         "a change of species, rate or date after enrolment waits for the written yes of the office"),
-                "sure");
+                "high");
     }
 
     @Override

@@ -3,6 +3,7 @@ package app.etlo.core.advice;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.working.Source;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -18,9 +19,9 @@ final class ResidualHerbicide extends Judgement {
                 "residual-herbicide",
                 Weight.STOP,
                 Step.FIELD,
-                "a residual herbicide on record may still act when a cover is sown or a crop planted: its interval as typed is not over, or was not typed",
+                "a residual herbicide on record may still act when a cover is sown or a crop planted: the interval on its label is not over, or is not entered",
                 Source.commonPractice("the rotational interval on the label in force, as the adviser typed it"),
-                "fair");
+                "medium");
     }
 
     @Override
@@ -31,33 +32,41 @@ final class ResidualHerbicide extends Judgement {
                         .flatMap(c -> c.planted().stream()
                                 .filter(d -> d.isAfter(s.asOf()))
                                 .map(d -> new Sown(c.id(), c.crop().name().toLowerCase(Locale.ROOT), d))));
-        return sown.flatMap(x -> s.field().residuals().stream().flatMap(r -> speak(x, r).stream()));
+        List<Sown> all = sown.sorted(Comparator.comparing(Sown::on)).toList();
+        return s.field().residuals().stream()
+                .flatMap(r -> r.intervalMonths().isPresent()
+                        ? all.stream().flatMap(x -> stillActs(x, r).stream())
+                        : all.stream()
+                                .filter(x -> x.on().isAfter(r.appliedOn())
+                                        && !x.on().isAfter(r.appliedOn().plusMonths(LOOK_BACK_MONTHS)))
+                                .findFirst()
+                                .map(x -> intervalUnknown(x, r))
+                                .stream());
     }
 
     private record Sown(String id, String what, LocalDate on) {}
 
-    private Optional<Note> speak(Sown x, FieldFacts.Residual r) {
-        if (!x.on().isAfter(r.appliedOn())) {
-            return Optional.empty();
-        }
-        if (r.intervalMonths().isEmpty()) {
-            return x.on().isAfter(r.appliedOn().plusMonths(LOOK_BACK_MONTHS))
-                    ? Optional.empty()
-                    : Optional.of(note(
-                            x.id() + "/" + r.activeIngredient(),
-                            Optional.of(x.on()),
-                            r.activeIngredient() + " was applied on " + Shown.date(r.appliedOn()) + ", before "
-                                    + x.what() + ", and its interval is not typed. Read it from the label before seed"
-                                    + " is ordered.",
-                            List.of(r.activeIngredient() + " " + r.appliedOn(), "sown " + x.on()),
-                            "the label's rotational interval, typed on the Field step; a bioassay in doubt"));
-        }
-        LocalDate until = r.appliedOn().plusDays(Math.round(r.intervalMonths().get() * 30.44));
-        return x.on().isBefore(until)
+    /** Asked once a herbicide, at what is sown first after it. */
+    private Note intervalUnknown(Sown x, FieldFacts.Residual r) {
+        return note(
+                        x.id() + "/" + r.activeIngredient(),
+                        Optional.of(x.on()),
+                        r.activeIngredient() + " was applied on " + Shown.date(r.appliedOn()) + ", before " + x.what()
+                                + " is sown on " + Shown.date(x.on())
+                                + ", and the interval on its label is not entered. Read it from the label before seed is"
+                                + " ordered.",
+                        List.of(r.activeIngredient() + " " + r.appliedOn(), "sown " + x.on()),
+                        "the label's rotational interval; a bioassay in doubt")
+                .asking(MissingFact.Kind.LABEL_INTERVAL, r.activeIngredient() + " " + r.appliedOn());
+    }
+
+    private Optional<Note> stillActs(Sown x, FieldFacts.Residual r) {
+        LocalDate until = r.appliedOn().plusDays(Math.round(r.intervalMonths().orElseThrow() * 30.44));
+        return x.on().isAfter(r.appliedOn()) && x.on().isBefore(until)
                 ? Optional.of(note(
                         x.id() + "/" + r.activeIngredient(),
                         Optional.of(x.on()),
-                        r.activeIngredient() + " acts until " + Shown.date(until) + " by the interval you typed; "
+                        r.activeIngredient() + " acts until " + Shown.date(until) + " by the interval you entered; "
                                 + x.what() + " is sown on " + Shown.date(x.on())
                                 + ". Dry or cold seasons and high pH lengthen it.",
                         List.of(r.activeIngredient() + " until " + until, "sown " + x.on()),

@@ -20,7 +20,7 @@ final class RootHarvestInWetSeason extends Judgement {
                 Step.ROTATION,
                 "a root crop is harvested after the usual first autumn frost and the next crop is planted without tillage",
                 Source.commonPractice("ruts and compaction of late root harvests"),
-                "fair");
+                "medium");
     }
 
     @Override

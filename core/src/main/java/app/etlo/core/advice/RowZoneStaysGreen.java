@@ -17,7 +17,7 @@ final class RowZoneStaysGreen extends Judgement {
                 "a species sown to the row zones still lives at the end in over 2 years of 10",
                 Source.commonPractice(
                         "row zones are left empty or sown to what winter kills, so that rows warm and dry"),
-                "fair");
+                "medium");
     }
 
     @Override

@@ -16,7 +16,7 @@ final class SameCropTwice extends Judgement {
                 Step.ROTATION,
                 "an annual crop follows itself",
                 Source.commonPractice("crop rotation against pests, diseases and weeds of one crop"),
-                "sure");
+                "high");
     }
 
     @Override

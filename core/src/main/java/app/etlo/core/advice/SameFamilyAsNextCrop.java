@@ -17,7 +17,7 @@ final class SameFamilyAsNextCrop extends Judgement {
                 Step.MIX,
                 "a broadleaf species of the mix shares its family with the next crop (grasses ahead of grasses are left out)",
                 Source.commonPractice("green bridge of pests and diseases within a plant family"),
-                "fair");
+                "medium");
     }
 
     @Override

@@ -17,7 +17,7 @@ final class SameFamilyTwice extends Judgement {
                 Step.ROTATION,
                 "a crop follows another of its plant family and season",
                 Source.commonPractice("crop rotation against pests and diseases of one family"),
-                "fair");
+                "medium");
     }
 
     @Override

@@ -21,7 +21,7 @@ final class SeedBankFed extends Judgement {
                 Step.ROTATION,
                 "a weed of high pressure has a window of six weeks or more of the warm season without a cover",
                 Source.commonPractice("weeds that seed after harvest feed the seed bank of the next years"),
-                "fair");
+                "medium");
     }
 
     @Override

@@ -19,7 +19,7 @@ final class SeedDensityOutOfRange extends Judgement {
                 Step.MIX,
                 "the live seeds of a whole mix are under 60 or over 1,100 per square metre",
                 Source.own("Etlo's own span around the single-species rates of the library"),
-                "fair");
+                "medium");
     }
 
     @Override

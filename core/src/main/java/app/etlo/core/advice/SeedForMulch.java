@@ -14,7 +14,7 @@ final class SeedForMulch extends Judgement {
                 "the factor for a dense mulch is 2 or more",
                 Source.commonPractice(
                         "140-168 lb/ac of rye for a rolled mulch: earlier and more even cover, hardly more mass at flowering; sowing date and N do that"),
-                "fair");
+                "medium");
     }
 
     @Override

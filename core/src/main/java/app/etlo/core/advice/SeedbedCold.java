@@ -20,7 +20,7 @@ final class SeedbedCold extends Judgement {
                 "the soil of the sowing date is too cold for a species in over 3 years of 10",
                 Source.commonPractice(
                         "seed waits in cold soil and rots or is eaten; germination temperatures of handbooks"),
-                "fair");
+                "medium");
     }
 
     @Override

@@ -18,7 +18,7 @@ final class SeedbedDry extends Judgement {
                 "seed stays on the surface and in over 3 years of 10 too little rain follows",
                 Source.commonPractice(
                         "seed on the surface waits for a wetting rain; the amount and days are Etlo's own"),
-                "rough");
+                "low");
     }
 
     @Override

@@ -22,7 +22,7 @@ final class SharesOutOfUse extends Judgement {
                 Step.MIX,
                 "the shares of two or more species together are under 60 % or over 160 % of a full rate",
                 Source.commonPractice("shares usually sum to 1.0; 1.0 to 1.5 is common in diverse mixes"),
-                "fair");
+                "medium");
     }
 
     @Override

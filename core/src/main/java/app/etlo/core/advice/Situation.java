@@ -108,7 +108,8 @@ public record Situation(
      * How the mix is meant.
      *
      * @param fed whether stock will eat it
-     * @param cautions of species that harm the stock kept here, by species
+     * @param stockKnown whether the stock kept here are entered
+     * @param cautions of species that harm the stock kept here, by species; for any stock while none is entered
      * @param purpose factor on the rates for a dense mulch
      * @param programmes names of programmes the field is in
      * @param onSurface whether the seed stays lying on the ground
@@ -118,6 +119,7 @@ public record Situation(
      */
     public record MixUse(
             boolean fed,
+            boolean stockKnown,
             Map<String, List<Caution>> cautions,
             double purpose,
             List<String> programmes,

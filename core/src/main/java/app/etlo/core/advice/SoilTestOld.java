@@ -17,7 +17,7 @@ final class SoilTestOld extends Judgement {
                 Step.FIELD,
                 "the newest soil test of the field is over four years old",
                 Source.commonPractice("soil tests are repeated about every four years"),
-                "fair");
+                "medium");
     }
 
     @Override

@@ -16,9 +16,8 @@ final class SownAfterLatestDate extends Judgement {
                 Weight.THINK,
                 Step.SOW,
                 "a species is sown after its latest useful day: by degree days of the place's weather, else counted from the usual first autumn frost",
-                Source.own(
-                        "Etlo's own degree days per species to a useful stand, or days from the first autumn frost, until growth is simulated"),
-                "rough");
+                Source.own("Etlo's own degree days per species to a useful stand, or days from the first autumn frost"),
+                "low");
     }
 
     @Override

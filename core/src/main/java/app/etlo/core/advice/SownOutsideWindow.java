@@ -20,7 +20,7 @@ final class SownOutsideWindow extends Judgement {
                 "a cover sown into a crop is sown outside the days its kind of window allows",
                 Source.commonPractice(
                         "interseeding at V3 to V6, overseeding before leaf drop, frost seeding while nights still freeze"),
-                "fair");
+                "medium");
     }
 
     @Override

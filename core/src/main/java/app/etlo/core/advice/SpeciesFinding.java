@@ -12,7 +12,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** A reason against a species that stands in a mix all the same. One judgement for each reason of the candidates' list. */
+/** A reason against a species that is in a mix anyway. One judgement for each reason of the candidates' list. */
 final class SpeciesFinding extends Judgement {
     /** Reasons that have a judgement of their own, or are of the full rate and not of the share that is sown. */
     private static final Set<String> TOLD_ELSEWHERE = Set.of(
@@ -29,7 +29,7 @@ final class SpeciesFinding extends Judgement {
     private final String rule;
 
     private SpeciesFinding(String rule, Weight weight, String speaks, Source source) {
-        super("mix-" + rule, weight, Step.MIX, speaks, source, "fair");
+        super("mix-" + rule, weight, Step.MIX, speaks, source, "medium");
         this.rule = rule;
     }
 

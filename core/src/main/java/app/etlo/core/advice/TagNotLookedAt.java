@@ -15,7 +15,7 @@ final class TagNotLookedAt extends Judgement {
                 Step.MIX,
                 "nothing is said of listed or resistant weeds on the tag of a lot in the mix",
                 Source.commonPractice("read the weed seed line of the tag before buying"),
-                "sure");
+                "high");
     }
 
     @Override

@@ -20,7 +20,7 @@ final class TaprootAboveShallowTile extends Judgement {
                 "a species with a deep taproot grows above drains at 1 m (40 in) or less, and in this season reaches them",
                 Source.commonPractice(
                         "deep taproots can grow into and plug shallow drains, most of all in dry seasons"),
-                "fair");
+                "medium");
     }
 
     @Override

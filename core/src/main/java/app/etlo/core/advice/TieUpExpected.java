@@ -16,7 +16,7 @@ final class TieUpExpected extends Judgement {
                 Step.FEED,
                 "the nitrogen content of the tops lies below the zero of the release rule (9.9 g/kg)",
                 Source.fromMemory("Vigil & Kissel 1991, Soil Science Society of America Journal 55:757"),
-                "fair");
+                "medium");
     }
 
     @Override

@@ -13,7 +13,7 @@ final class TreatedSeedFed extends Judgement {
                 Step.MIX,
                 "a lot is treated and the cover is to be grazed or fed",
                 Source.commonPractice("treated seed is not feed; the tag and the label rule"),
-                "sure");
+                "high");
     }
 
     @Override

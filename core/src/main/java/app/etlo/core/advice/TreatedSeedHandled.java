@@ -13,7 +13,7 @@ final class TreatedSeedHandled extends Judgement {
                 Step.SOW,
                 "a lot of the mix is treated",
                 Source.commonPractice("gloves and dust mask, none spilled, none fed; the tag rules"),
-                "sure");
+                "high");
     }
 
     @Override

@@ -20,7 +20,7 @@ final class VolunteersAhead extends Judgement {
                 Step.ROTATION,
                 "a crop whose seed or tubers lie for years is followed within three years by one in which they are hard to control",
                 Source.commonPractice("volunteers of canola, potato, sunflower and rye in later crops"),
-                "fair");
+                "medium");
     }
 
     @Override

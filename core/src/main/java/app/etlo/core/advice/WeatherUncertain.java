@@ -17,7 +17,7 @@ final class WeatherUncertain extends Judgement {
                 Step.FIELD,
                 "no station is chosen, the record is short, or the place lies beyond the polar circle",
                 Source.own("thirty years are the usual length of a climate record"),
-                "sure");
+                "high");
     }
 
     @Override

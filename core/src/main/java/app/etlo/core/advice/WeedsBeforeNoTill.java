@@ -14,7 +14,7 @@ final class WeedsBeforeNoTill extends Judgement {
                 Step.ROTATION,
                 "a perennial weed, or one of high pressure, is not under control and a crop is planted without tillage",
                 Source.commonPractice("get hard weeds under control before tillage stops"),
-                "fair");
+                "medium");
     }
 
     @Override

@@ -21,7 +21,7 @@ final class WeightShareMisleads extends Judgement {
                 "a species is over 30 % of the live seeds and at most two fifths of that by weight",
                 Source.commonPractice(
                         "weight share is not plant share: 1 kg of phacelia is five times the plants of 3 kg of buckwheat"),
-                "sure");
+                "high");
     }
 
     @Override

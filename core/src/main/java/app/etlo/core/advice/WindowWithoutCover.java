@@ -20,7 +20,7 @@ final class WindowWithoutCover extends Judgement {
                 Step.ROTATION,
                 "a window of two months or more between crops has no cover",
                 Source.commonPractice("living roots as much of the year as the season gives"),
-                "fair");
+                "medium");
     }
 
     @Override

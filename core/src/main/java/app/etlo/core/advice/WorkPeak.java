@@ -20,7 +20,7 @@ final class WorkPeak extends Judgement {
                 Step.ROTATION,
                 "four or more plantings, harvests, sowings or ends fall within ten days",
                 Source.commonPractice("work peaks are where windows are lost"),
-                "rough");
+                "low");
     }
 
     @Override

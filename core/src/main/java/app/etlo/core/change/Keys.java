@@ -6,7 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 
-/** By what the entries of a list are told apart: their id, their species, or the rule and subject they answer. */
+/** What distinguishes the entries of a list: their id, their species, or the rule and subject they answer. */
 final class Keys {
     private Keys() {}
 

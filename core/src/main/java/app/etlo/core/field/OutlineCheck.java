@@ -144,7 +144,7 @@ final class OutlineCheck {
         return near * step / 2;
     }
 
-    /** Rings that nowhere meet lie in each other whole or not at all: one position of each tells. */
+    /** Rings that never meet lie inside each other completely or not at all, so one position of each decides. */
     private void requireNesting() {
         List<Polygon> polygons = parts.stream().map(this::polygon).toList();
         STRtree byBox = new STRtree();

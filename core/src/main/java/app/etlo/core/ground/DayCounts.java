@@ -46,7 +46,7 @@ final class DayCounts {
         }
     }
 
-    /** Looks for the barest day anew. */
+    /** Searches for the barest day again. */
     void begin(int member, int through) {
         Arrays.fill(lowestCover, member, through, Double.MAX_VALUE);
     }

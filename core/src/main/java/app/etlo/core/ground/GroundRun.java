@@ -5,13 +5,13 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * A run with its state laid by every few weeks, so that a changed script is played only from about the day on which it changed.
+ * A run with its state saved every few weeks, so that a changed script is played only from about the day on which it changed.
  * Nothing in it changes once the run has ended.
  */
 public final class GroundRun {
-    /** Least days between two states laid by; a multiple of the days between records. */
+    /** Least days between two saved states; a multiple of the days between records. */
     static final int EVERY_DAYS = 56;
-    /** States of a run take no more than this; those of a large plan are laid by farther apart. */
+    /** States of a run take no more than this; those of a large plan are saved farther apart. */
     private static final long MOST_BYTES_OF_STATES = 24L << 20;
 
     private static final long BYTES_OF_GROUND = 1500;

@@ -28,7 +28,7 @@ public final class GroundSimulation {
     }
 
     /**
-     * The same, played only from where it differs from an earlier run; nothing more is laid by of it.
+     * The same, played only from where it differs from an earlier run; no further states of it are saved.
      *
      * @param earlier of a script like this one
      */

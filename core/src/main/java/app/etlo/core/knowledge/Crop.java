@@ -11,7 +11,7 @@ import java.util.Optional;
  *
  * @param botanical genus and species
  * @param kind grass, broadleaf or legume
- * @param testWeightLbBu mass of a bushel, where yield is told in bushels
+ * @param testWeightLbBu mass of a bushel, where yield is given in bushels
  * @param harvestIndex grain share of the dry mass above ground, 0 to 1
  * @param grainMoisture water in the grain as sold, 0 to 1
  * @param yieldKgHa plausible yields, low, usual, high

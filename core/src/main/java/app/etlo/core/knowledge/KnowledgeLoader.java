@@ -205,7 +205,7 @@ public final class KnowledgeLoader {
                 r.optionalNumber("high", -1000, 1e7),
                 r.optional("choices").map(t -> List.of(t.split(" "))).orElse(List.of()),
                 r.oneOf("section", List.of("plant", "seed", "growth", "site", "nitrogen", "ending", "use")),
-                r.oneOf("confidence", List.of("sure", "fair", "rough")));
+                r.oneOf("confidence", List.of("high", "medium", "low")));
     }
 
     private Map<String, Source> sources(Row r, Set<String> columns) {

@@ -58,7 +58,7 @@ final class Row {
     String id(String column) {
         String id = text(column);
         if (!id.matches("[a-z][a-z0-9-]*")) {
-            throw bad(column, "'" + id + "' is no name of small letters, figures and hyphens");
+            throw bad(column, "'" + id + "' is not a name in lower case with digits and hyphens");
         }
         return id;
     }
@@ -73,7 +73,7 @@ final class Row {
             }
             return v;
         } catch (NumberFormatException e) {
-            throw bad(column, "'" + text + "' is no number");
+            throw bad(column, "'" + text + "' is not a number");
         }
     }
 

@@ -7,7 +7,7 @@ import java.util.Optional;
  * A column of the species library, and what may stand in it.
  *
  * @param section part of the sheet: plant, seed, growth, site, nitrogen, ending, use
- * @param confidence how far its values can be relied on as they come: sure, fair or rough
+ * @param confidence how far its values can be relied on as they come: high, medium or low
  */
 public record SpeciesColumn(
         String id,

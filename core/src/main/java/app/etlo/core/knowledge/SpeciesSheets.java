@@ -100,7 +100,7 @@ public final class SpeciesSheets {
             case NUMBER -> number(column, c.value());
             default -> {
                 if (c.value().isBlank() || c.value().length() > 400) {
-                    throw new CorrectionRefused("/value", "1 to 400 letters");
+                    throw new CorrectionRefused("/value", "1 to 400 characters");
                 }
             }
         }
@@ -116,7 +116,7 @@ public final class SpeciesSheets {
                 return;
             }
         } catch (NumberFormatException e) {
-            throw new CorrectionRefused("/value", "'" + value + "' is no number", e);
+            throw new CorrectionRefused("/value", "'" + value + "' is not a number", e);
         }
         throw new CorrectionRefused(
                 "/value",

@@ -17,7 +17,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * A species judged for a window: what it would deliver alone at its full rate, and what speaks against it.
+ * A species judged for a window: what it would deliver alone at its full rate, and the concerns about it.
  *
  * @param mass dry tops alone
  * @param delivers by aim, in their rank
@@ -37,7 +37,7 @@ public record Candidate(
             "Dry tops alone, at the full rate",
             "grown / 1000",
             Source.own("power curve of degree days through the library's least useful stand and mass at flowering, less"
-                    + " drought, ended by frost; until growth is simulated"),
+                    + " drought, ended by frost; each species alone, apart from the simulation of the plan"),
             "grown");
 
     public boolean excluded() {

@@ -6,7 +6,7 @@ import app.etlo.core.working.Source;
 import java.util.List;
 import java.util.Optional;
 
-/** What speaks against a species in its place, for those who ask about a single one. */
+/** The concerns about a species in its place, for those who ask about a single one. */
 public final class Fitness {
     private Fitness() {}
 

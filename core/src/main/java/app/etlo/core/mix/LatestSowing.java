@@ -6,7 +6,7 @@ import java.time.LocalDate;
 import java.util.Optional;
 
 /**
- * The last useful sowing day of a species, by a simple rule until growth is simulated: so many days before (or after) the
+ * The last useful sowing day of a species, by a simple rule where no weather is known: so many days before (or after) the
  * usual first autumn frost. Etlo's own days per species.
  */
 public final class LatestSowing {

@@ -79,7 +79,7 @@ public final class MixDesigner {
      * @param score what it delivers of each aim over the most one candidate does alone, by the aims' weights
      * @param aims what it delivers with competition, by aim
      * @param binding wishes that hold it back, and what loosening each would buy
-     * @param missed aims that the mix misses once competition is reckoned, though the linear programme met them
+     * @param missed aims that the mix misses once competition is computed, though the linear programme met them
      */
     public record Proposal(
             Map<String, Double> shares,
@@ -144,9 +144,9 @@ public final class MixDesigner {
 
     /**
      * The most that can be had for each of so many costs, from the cheapest mix that fits to the one that money no longer
-     * betters; each is told as soon as it is found.
+     * betters; each is passed on as soon as it is found.
      */
-    public List<Proposal> frontier(MixWishes wishes, int points, Consumer<Proposal> told) {
+    public List<Proposal> frontier(MixWishes wishes, int points, Consumer<Proposal> onFound) {
         List<Proposal> found = new ArrayList<>();
         Optional<Proposal> least = propose(wishes.aimingAt(true), false);
         Optional<Proposal> most = propose(wishes.aimingAt(false).atAnyCost(), false);
@@ -164,7 +164,7 @@ public final class MixDesigner {
                     .max(Comparator.comparingDouble(Proposal::score))
                     .ifPresent(p -> {
                         found.add(p);
-                        told.accept(p);
+                        onFound.accept(p);
                     });
         }
         return found;

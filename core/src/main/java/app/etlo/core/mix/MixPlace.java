@@ -62,6 +62,9 @@ public record MixPlace(
         return keeps(livestock, animal);
     }
 
+    /** The kinds of animal that cautions distinguish. */
+    public static final List<String> ANIMALS = List.of("cattle", "sheep", "horses");
+
     /** Whether what is typed of stock names a kind of animal: cattle, sheep or horses. */
     public static boolean keeps(String livestock, String animal) {
         String typed = livestock.toLowerCase(java.util.Locale.ROOT);

@@ -8,8 +8,8 @@ import app.etlo.core.weather.YearsAhead;
 import java.util.Arrays;
 
 /**
- * What a species would do alone, at its full rate, in a season: once for every weather year. A simple forecast until growth is
- * simulated.
+ * What a species would do alone, at its full rate, in a season: once for every weather year. A simple forecast for
+ * screening; a plan itself is simulated.
  *
  * <p>Dry tops follow the degree days after emergence by a power curve through two values of the library: 1 t/ha at the degree
  * days of the least useful stand, the full mass at flowering; after it a tenth more until seed. Drought takes off what rain,

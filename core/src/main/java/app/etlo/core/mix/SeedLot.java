@@ -5,7 +5,7 @@ import java.time.LocalDate;
 import java.util.Optional;
 
 /**
- * A lot of seed as its tag tells it. Shares are 0 to 1.
+ * A lot of seed as its tag states it. Shares are 0 to 1.
  *
  * @param germinationIncludesHardSeed whether the tag's germination already counts hard seed
  * @param seedsPerKg the tag's own count, where it has one

@@ -19,7 +19,7 @@ import java.util.Optional;
 /**
  * The latest useful sowing of a species in a window: the last day from which it still gathers the degree days of its smallest
  * useful stand before frost kills it or it must make way, and stands well enough before midwinter where it is to pass one.
- * Degree days stand for growth until growth is simulated.
+ * Degree days stand for growth here.
  *
  * @param half the last day from which half of the years reach it
  * @param mostYears the last day from which 8 years in 10 do: the latest useful day
@@ -38,8 +38,7 @@ public record UsefulSowing(
     private static final Formula LATEST = Formula.of(
             "Latest useful sowing",
             "end - needed",
-            Source.own("degree days to the smallest useful stand, counted back from the end of growth, until growth is"
-                    + " simulated"),
+            Source.own("degree days to the smallest useful stand, counted back from the end of growth"),
             "end",
             "needed");
     /** Growth rests in mid January, on the southern half in mid July. */

@@ -37,18 +37,18 @@ public final class Climates {
      */
     public Optional<SiteWeather> of(
             FieldEntry field, Optional<WeatherEntry> imported, Optional<ForecastEntry> forecast, LocalDate asOf) {
-        Forecast told = forecast.map(f -> f.on(asOf)).orElse(Forecast.NONE);
+        Forecast ahead = forecast.map(f -> f.on(asOf)).orElse(Forecast.NONE);
         Optional<Climate> own = imported.filter(w -> field.weather().equals(Optional.of(w.id())))
                 .map(this::imported)
                 .filter(c -> !c.years().isEmpty());
         if (own.isPresent()) {
-            return own.map(c -> new SiteWeather(c, told, Origin.ENTERED, "imported series " + c.name()));
+            return own.map(c -> new SiteWeather(c, ahead, Origin.ENTERED, "imported series " + c.name()));
         }
         Optional<Station> named =
                 field.station().flatMap(s -> knowledge.stations().find(s));
         if (named.isPresent()) {
             return named.map(s -> new SiteWeather(
-                    station(s, asOf), told, Origin.ENTERED, "station " + s.name() + ", " + s.climate()));
+                    station(s, asOf), ahead, Origin.ENTERED, "station " + s.name() + ", " + s.climate()));
         }
         return place(field)
                 .map(FieldEntry.Point::lat)
@@ -56,7 +56,7 @@ public final class Climates {
                         .min(Comparator.comparingDouble(s -> Math.abs(s.latitude() - lat))))
                 .map(s -> new SiteWeather(
                         station(s, asOf),
-                        told,
+                        ahead,
                         Origin.DEFAULT,
                         "no station chosen: " + s.name() + ", " + s.climate() + ", is nearest in latitude"));
     }

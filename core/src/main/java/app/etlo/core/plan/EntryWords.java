@@ -36,7 +36,7 @@ final class EntryWords {
         return name + year(plan, id);
     }
 
-    /** The year of harvest, else of sowing, that tells two crops of one kind apart. */
+    /** The year of harvest, else of sowing, that distinguishes two crops of one kind. */
     private String year(JsonNode plan, String cropId) {
         for (String kind : new String[] {"harvest", "sow"}) {
             for (JsonNode o : plan.path("operations")) {

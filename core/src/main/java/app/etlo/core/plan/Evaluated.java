@@ -30,7 +30,7 @@ import java.util.Optional;
  * @param figures by id
  * @param crops cash crops in time
  * @param dates on which the operations fall, by operation
- * @param site the weather it is reckoned with; absent when nothing says where the field lies
+ * @param site the weather it is computed with; absent when nothing says where the field lies
  * @param calendar what has to be decided by when, in time
  * @param ground the simulation; absent without weather or anything sown
  * @param laterPasses passes after the last harvest, which belong to no crop yet

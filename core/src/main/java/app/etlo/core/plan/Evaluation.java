@@ -1,5 +1,6 @@
 package app.etlo.core.plan;
 
+import app.etlo.core.advice.MissingFact;
 import app.etlo.core.advice.Step;
 import app.etlo.core.advice.Weight;
 import app.etlo.core.knowledge.Group;
@@ -79,7 +80,7 @@ public record Evaluation(
             Optional<String> how) {}
 
     /**
-     * The weather it is reckoned with.
+     * The weather it is computed with.
      *
      * @param years whole years of the record that are played
      * @param forecastIssued when the forecast was made that stands for the next days
@@ -180,6 +181,7 @@ public record Evaluation(
      * A note with the answer that still holds.
      *
      * @param about the crop or cover it is about, by name and year, else the field
+     * @param ask a fact that can be given on the spot
      */
     public record NoteView(
             String rule,
@@ -193,7 +195,8 @@ public record Evaluation(
             String wouldChange,
             String source,
             Source.Status status,
-            String sure,
+            String confidence,
+            Optional<MissingFact> ask,
             String factsHash,
             Optional<AnswerEntry> answer) {}
 
@@ -247,7 +250,7 @@ public record Evaluation(
     }
 
     /**
-     * The simulated ground by weeks from the section's first day: middles, and where told 1 year in 10 and 9 in 10.
+     * The simulated ground by weeks from the section's first day: middles, and where shown 1 year in 10 and 9 in 10.
      *
      * @param layerBottomsCm lower edges of the layers of water
      * @param waterPercent of each layer between wilting point, 0, and field capacity, 100, by layer and week

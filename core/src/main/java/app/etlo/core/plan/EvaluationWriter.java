@@ -128,18 +128,19 @@ public final class EvaluationWriter {
         double spread = band.high() - band.low();
         String low = Shown.text(band.low(), shown, spread);
         String high = Shown.text(band.high(), shown, spread);
-        boolean told = !low.equals(high);
+        boolean banded = !low.equals(high);
+        String text = texts.text(f);
         return new FigureView(
                 f.id(),
                 Said.in(f.label(), units, currency),
                 band.middle(),
-                texts.text(f),
-                WorkingView.symbol(shown, currency),
+                text,
+                WorkingView.symbol(shown, currency, text),
                 f.origin(),
-                told ? Optional.of(low) : Optional.empty(),
-                told ? Optional.of(high) : Optional.empty(),
-                told ? Optional.of(band.low()) : Optional.empty(),
-                told ? Optional.of(band.high()) : Optional.empty());
+                banded ? Optional.of(low) : Optional.empty(),
+                banded ? Optional.of(high) : Optional.empty(),
+                banded ? Optional.of(band.low()) : Optional.empty(),
+                banded ? Optional.of(band.high()) : Optional.empty());
     }
 
     private static CropView crop(CropResult c, Evaluated e) {
@@ -234,7 +235,8 @@ public final class EvaluationWriter {
                 e.said(n.wouldChange()),
                 n.source().text(),
                 n.source().status(),
-                n.sure(),
+                n.confidence(),
+                n.ask(),
                 hash,
                 e.plan().answers().stream()
                         .filter(a -> a.rule().equals(n.rule())
@@ -243,7 +245,7 @@ public final class EvaluationWriter {
                         .findFirst());
     }
 
-    /** The crop or cover of an id, named so that two of a plan are told apart. */
+    /** The crop or cover of an id, named so that two in one plan can be distinguished. */
     private static String about(String id, Evaluated e) {
         Optional<String> crop = e.crops().stream()
                 .map(CropResult::crop)

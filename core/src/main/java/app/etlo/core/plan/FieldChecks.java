@@ -35,7 +35,7 @@ final class FieldChecks {
 
     private static final double ERROR_OF_MEASURE = 0.1;
     private static final double LEAST_HEIGHT_M = 0.01;
-    /** A count tells of the mass only while plants do not yet stand in each other's way. */
+    /** A count says something about mass only while plants do not yet compete. */
     private static final double OPEN_COVER = 0.5;
 
     private static final double FEW_NODULES = 0.5;
@@ -102,7 +102,7 @@ final class FieldChecks {
     /**
      * A check against the forecast; empty where nothing of the cover is forecast to stand on its day.
      *
-     * @param units in which it is told
+     * @param units in which it is shown
      */
     static Optional<Seen> seen(Check check, PlanGround ground, UnitSystem units) {
         CheckEntry c = check.entry();
@@ -312,8 +312,8 @@ final class FieldChecks {
                     WeighedForecast.ENOUGH_SAMPLES,
                     open);
             standFactor = figures.get(figures.size() - 1).middle();
-            said.add("plants " + told(plantsM2, Unit.PER_M2) + " counted, " + told(forecast, Unit.PER_M2) + " forecast"
-                    + (factor < 1 && !open ? "; the canopy has closed over it" : ""));
+            said.add("plants " + inUnits(plantsM2, Unit.PER_M2) + " counted, " + inUnits(forecast, Unit.PER_M2)
+                    + " forecast" + (factor < 1 && !open ? "; the canopy has closed over it" : ""));
         }
 
         private void weigh(
@@ -354,10 +354,10 @@ final class FieldChecks {
         }
 
         private String mass(double kgHa) {
-            return units == UnitSystem.METRIC ? told(kgHa / 1000, Unit.T_PER_HA) : told(kgHa, Unit.KG_PER_HA);
+            return units == UnitSystem.METRIC ? inUnits(kgHa / 1000, Unit.T_PER_HA) : inUnits(kgHa, Unit.KG_PER_HA);
         }
 
-        private String told(double value, Unit unit) {
+        private String inUnits(double value, Unit unit) {
             Unit shown = units.shown(unit);
             return Shown.text(unit.to(shown, value), shown) + " " + shown.symbol();
         }

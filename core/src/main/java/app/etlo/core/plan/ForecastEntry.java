@@ -10,7 +10,7 @@ import java.util.Optional;
 /**
  * The last good forecast for a field, as it is stored and exported.
  *
- * @param first the first day told
+ * @param first the first day forecast
  */
 public record ForecastEntry(Instant issued, LocalDate first, List<Forecast.Day> days) {
     /** An older one says nothing any more. */

@@ -12,7 +12,7 @@ import java.util.function.IntFunction;
 
 /**
  * What draws and shields water on each day of a plan, by the trapezoid of FAO-56, chapter 6 (Allen and others 1998; from
- * memory), with stage lengths as shares of the crop's life: until growth is simulated.
+ * memory), with stage lengths as shares of the crop's life.
  */
 final class GroundCover implements IntFunction<WaterUse> {
     private static final double FULL = 1.1;

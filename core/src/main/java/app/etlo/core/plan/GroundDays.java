@@ -32,7 +32,7 @@ public final class GroundDays {
     private final List<Integer> plants;
     private final UnitSystem units;
     private final List<DayColumn> columns = new ArrayList<>();
-    private final List<Unit> reckoned = new ArrayList<>();
+    private final List<Unit> computed = new ArrayList<>();
     private final List<Unit> shown = new ArrayList<>();
     private final List<IntFunction<Double>> cells = new ArrayList<>();
     private GroundCourse course;
@@ -112,13 +112,13 @@ public final class GroundDays {
     private String text(double value, int column) {
         return Double.isNaN(value)
                 ? ""
-                : Shown.text(reckoned.get(column).to(shown.get(column), value), shown.get(column));
+                : Shown.text(computed.get(column).to(shown.get(column), value), shown.get(column));
     }
 
     private void column(String name, Unit unit, IntFunction<Double> cell) {
         Unit as = units.shown(unit);
         columns.add(new DayColumn(name, as == Unit.FRACTION ? "" : as.symbol()));
-        reckoned.add(unit);
+        computed.add(unit);
         shown.add(as);
         cells.add(cell);
     }
@@ -154,7 +154,7 @@ public final class GroundDays {
                 .orElse(0);
     }
 
-    /** Of the middles; nothing is told of a stand that weighs next to nothing. */
+    /** Of the middles; nothing is shown of a stand that weighs next to nothing. */
     private double carbonOverNitrogen(int record) {
         double mass = middle(course.sum(record, plants, OfPlant.MASS_KG_HA));
         double nitrogen = middle(course.sum(record, plants, OfPlant.NITROGEN_KG_HA));

@@ -177,7 +177,7 @@ final class GroundFigures {
         });
     }
 
-    /** What a crop has grown to until it is harvested, also where frost ended it ripe before: to compare plans; no yield is told. */
+    /** What a crop has grown to until it is harvested, also where frost ended it ripe before: to compare plans; it is not a yield. */
     private void grown(CropInTime c) {
         List<Integer> plants = ground.plants(c.id());
         c.harvested().filter(ground::covers).filter(d -> !plants.isEmpty()).ifPresent(day -> {

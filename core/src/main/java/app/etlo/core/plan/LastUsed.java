@@ -5,7 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.Supplier;
 
-/** Keeps a bounded number of things that are dear to make; the one used longest ago is let go. Several threads may use it. */
+/** Keeps a bounded number of things that are expensive to make; the one used longest ago is let go. Several threads may use it. */
 public final class LastUsed<V> {
     private final Map<String, V> kept;
 

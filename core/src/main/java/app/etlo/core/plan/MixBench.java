@@ -102,7 +102,7 @@ public record MixBench(MixForecast forecast, MixPlace place) {
         return new MixBench(by.apply(forecast), place);
     }
 
-    /** What speaks against each species of a mix. */
+    /** The concerns about each species of a mix. */
     Map<String, List<Finding>> findings(List<Component> components, Knowledge knowledge) {
         Map<String, List<Finding>> found = new LinkedHashMap<>();
         components.forEach(c -> found.put(c.species().id(), Fitness.of(c.species(), knowledge, forecast, place)));

@@ -142,7 +142,7 @@ public final class MixProposals {
                 : found;
     }
 
-    /** The search is told a lower ceiling until what is bought, in whole bags, stays under the one that was asked for. */
+    /** The search is given a lower ceiling until what is bought, in whole bags, stays under the one that was asked for. */
     private Optional<Proposal> underCeiling(MixWishes asked) {
         MixWishes searched = asked;
         for (int i = 0; i < TRIES; i++) {
@@ -173,10 +173,10 @@ public final class MixProposals {
         read(wishes);
     }
 
-    /** Cost against what the aims get, each point told as soon as it is found. */
-    public void frontier(WishesEntry wishes, Consumer<MixView> told) {
+    /** Cost against what the aims get, each point passed on as soon as it is found. */
+    public void frontier(WishesEntry wishes, Consumer<MixView> found) {
         MixWishes read = read(wishes);
-        designer.frontier(read, POINTS, p -> told.accept(view(p, read.stockFirst())));
+        designer.frontier(read, POINTS, p -> found.accept(view(p, read.stockFirst())));
     }
 
     /** The cover's own mix, measured as the proposals are; empty while it has no rate. */

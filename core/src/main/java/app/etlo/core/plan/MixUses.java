@@ -37,16 +37,19 @@ final class MixUses {
         boolean fed = cover.aims().orElse(List.of()).contains("feed-stock")
                 || grazed
                 || end.filter(e -> e.method().id().equals("graze")).isPresent();
-        String stock = field.livestock().orElse("");
+        Optional<String> stock = field.livestock().filter(t -> !t.isBlank());
         Map<String, List<Caution>> cautions = new LinkedHashMap<>();
         components.forEach(c -> cautions.put(
                 c.species().id(),
                 c.species().use().cautions().stream()
                         .map(id -> knowledge.cautions().get(id))
-                        .filter(k -> k.animals().stream().anyMatch(a -> MixPlace.keeps(stock, a)))
+                        .filter(k -> k.animals().stream()
+                                .anyMatch(a ->
+                                        stock.map(t -> MixPlace.keeps(t, a)).orElse(MixPlace.ANIMALS.contains(a))))
                         .toList()));
         return new MixUse(
                 fed,
+                stock.isPresent(),
                 cautions,
                 purpose,
                 field.programmes().orElse(List.of()).stream()

@@ -49,7 +49,7 @@ public record PlanDocument(
             Optional<NitrogenEntry> nitrogen) {}
 
     /**
-     * How the crop's nitrogen is reckoned.
+     * How the crop's nitrogen is computed.
      *
      * @param school yield-goal or local; yield-goal when absent
      */

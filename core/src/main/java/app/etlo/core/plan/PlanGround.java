@@ -70,7 +70,7 @@ public final class PlanGround {
         return new PlanGround(from, soil, script, weather, run, events.standings());
     }
 
-    /** The same plan with something changed for a while, of which nothing is laid by. */
+    /** The same plan with something changed for a while, of which nothing is kept. */
     PlanGround changed(GroundEvents events) {
         GroundScript other = events.script(soil);
         GroundRun passing = new GroundSimulation(other, weather).run(Optional.of(run));

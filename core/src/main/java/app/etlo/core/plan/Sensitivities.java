@@ -26,10 +26,10 @@ public final class Sensitivities {
     /** Figures that rest on the simulation. */
     private static final List<String> PREFIXES = List.of("grow/", "mix/");
 
-    /** Bands narrower than this share of the middle are sure, than the second fair. */
-    private static final double SURE = 0.5;
+    /** Bands narrower than this share of the middle are of high confidence, than the second of medium. */
+    private static final double HIGH_BELOW = 0.5;
 
-    private static final double FAIR = 1.2;
+    private static final double MEDIUM_BELOW = 1.2;
     private static final String DERIVED =
             "; most of what grows does so by numbers derived from other species and tuned on nothing, so one class less";
 
@@ -41,15 +41,15 @@ public final class Sensitivities {
      * How far a figure can be relied on: by the width of its band, which holds the spread of the weather years and the stated error of
      * the model, and one class less where most of what grows does so by numbers that Etlo derived and tuned on nothing.
      */
-    public enum Sure {
-        SURE("sure", "the band is under half of the middle"),
-        FAIR("fair", "the band is between a half and 1.2 times the middle"),
-        ROUGH("rough", "the band is over 1.2 times the middle");
+    public enum Confidence {
+        HIGH("high", "the band is under half of the middle"),
+        MEDIUM("medium", "the band is between a half and 1.2 times the middle"),
+        LOW("low", "the band is over 1.2 times the middle");
 
         private final String id;
         private final String words;
 
-        Sure(String id, String words) {
+        Confidence(String id, String words) {
             this.id = id;
             this.words = words;
         }
@@ -59,18 +59,19 @@ public final class Sensitivities {
             return id;
         }
 
-        private Sure less() {
-            return this == SURE ? FAIR : ROUGH;
+        private Confidence less() {
+            return this == HIGH ? MEDIUM : LOW;
         }
     }
 
     /**
      * @param figure in the middle
-     * @param sure class of the width of its band, weather and model together
+     * @param confidence class of the width of its band, weather and model together
      * @param because the class in words
      * @param moves widest first
      */
-    public record SensitivityView(FigureView figure, Sure sure, String because, String source, List<Move> moves) {}
+    public record SensitivityView(
+            FigureView figure, Confidence confidence, String because, String source, List<Move> moves) {}
 
     /**
      * What one input does.
@@ -144,20 +145,20 @@ public final class Sensitivities {
                                         shown))))
                 .ifPresent(moves::add);
         moves.sort(Comparator.comparingDouble((Move m) -> -Math.abs(m.high() - m.low())));
-        Sure width = sure(figure);
+        Confidence width = confidence(figure);
         boolean derived = restsOnDerived(usual, figureId);
-        Sure sure = derived ? width.less() : width;
+        Confidence confidence = derived ? width.less() : width;
         return Optional.of(new SensitivityView(
                 EvaluationWriter.figure(figure, usual),
-                sure,
+                confidence,
                 derived ? width.words + DERIVED : width.words,
                 SPANS.text(),
                 moves));
     }
 
-    private static Sure sure(Figure f) {
+    private static Confidence confidence(Figure f) {
         double width = (f.value().high() - f.value().low()) / Math.max(1e-9, Math.abs(f.middle()));
-        return width <= SURE ? Sure.SURE : width <= FAIR ? Sure.FAIR : Sure.ROUGH;
+        return width <= HIGH_BELOW ? Confidence.HIGH : width <= MEDIUM_BELOW ? Confidence.MEDIUM : Confidence.LOW;
     }
 
     /** Whether over half of the plants of a stand, or of all stands for the whole rotation, are of kinds or species not tuned on. */

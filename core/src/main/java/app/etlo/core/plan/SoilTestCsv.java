@@ -23,7 +23,7 @@ import org.apache.commons.csv.CSVRecord;
 
 /**
  * Reads soil tests from a laboratory's table: the columns are guessed by their names, and mapped by the adviser where the guess
- * fails. A line that cannot be is told by its number and cell; the others are read all the same.
+ * fails. A line that cannot be is reported by its number and cell; the others are still read.
  */
 public final class SoilTestCsv {
     private static final int MOST_LINES = 2000;

@@ -9,7 +9,7 @@ import java.util.Optional;
 
 /**
  * How a stand's outline rises to its typical height: fast in the warm half of the year, hardly in the cold one. A rule for
- * the picture, Etlo's own, until growth is simulated; no figure is computed from it.
+ * the picture, Etlo's own, where no weather is known; no figure is computed from it.
  *
  * <p>Each day counts by a half wave that is whole at midsummer and ends 45 days outside the usual frost-free time; without
  * frost dates every day counts alike. The outline rises by a smooth step over the days it is given.

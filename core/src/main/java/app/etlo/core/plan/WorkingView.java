@@ -52,7 +52,7 @@ public record WorkingView(
                     i.unit().to(line.unit(), i.value().low()),
                     i.unit().to(line.unit(), i.value().high()),
                     line.text(),
-                    WorkingView.symbol(line.unit(), e.context().farm().currency()),
+                    WorkingView.symbol(line.unit(), e.context().farm().currency(), line.text()),
                     line.also(),
                     i.origin(),
                     e.said(i.from()),
@@ -80,13 +80,18 @@ public record WorkingView(
                         .toList(),
                 w.unit().to(r.resultUnit(), w.result().middle()),
                 r.resultText(),
-                symbol(r.resultUnit(), currency),
+                symbol(r.resultUnit(), currency, r.resultText()),
                 evaluated.said(w.source().text()),
                 w.source().status(),
                 evaluated.said(w.remark()));
     }
 
-    static String symbol(Unit unit, String currency) {
-        return unit == Unit.DATE ? "" : unit.symbol().replace("¤", currency);
+    /** The unit as it stands behind a number: one bag, two bags. */
+    static String symbol(Unit unit, String currency, String number) {
+        return switch (unit) {
+            case DATE -> "";
+            case BAGS -> number.equals("1") ? "bag" : unit.symbol();
+            default -> unit.symbol().replace("¤", currency);
+        };
     }
 }

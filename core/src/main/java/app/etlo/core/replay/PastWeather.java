@@ -20,9 +20,9 @@ import java.util.stream.IntStream;
  * replayed years what an adviser would have known on that day, and no more: they are in no average and in no ensemble.
  */
 public final class PastWeather {
-    /** Days ahead that are told. */
+    /** Days ahead that are forecast. */
     static final int FORECAST_DAYS = 10;
-    /** Error of a temperature told for tomorrow, one standard deviation, °C, and what each day more adds; Etlo's own round values. */
+    /** Error of a temperature forecast for tomorrow, one standard deviation, °C, and what each day more adds; Etlo's own round values. */
     private static final double ERROR_C = 1.2;
 
     private static final double ERROR_MORE_C = 0.25;
@@ -32,7 +32,7 @@ public final class PastWeather {
     private static final double SEEN = 0.97;
 
     private static final double SEEN_LESS = 0.065;
-    /** Amounts of rain are told by a factor, one standard deviation of its logarithm. */
+    /** Amounts of rain are forecast with a factor, one standard deviation of its logarithm. */
     private static final double RAIN_ERROR = 0.4;
 
     private final Climate climate;
@@ -110,14 +110,14 @@ public final class PastWeather {
     }
 
     /**
-     * What would have been told on a day of the next ones: what came, less and less of it the farther off, with an error that is
-     * drawn from the date alone. The same day tells the same, whoever asks and whatever they do.
+     * What would have been forecast on a day for the next ones: what came, less and less of it the farther off, with an error that is
+     * drawn from the date alone. The same day gives the same forecast, whoever asks and whatever they do.
      */
     public Forecast forecast(LocalDate day) {
         WeatherSeries s = climate.series();
         Random r = new Random(climate.id().hashCode() * 1_000_003L + past(day).toEpochDay());
         int year = others.size() - 1 - r.nextInt(others.size());
-        List<Forecast.Day> told = new ArrayList<>();
+        List<Forecast.Day> days = new ArrayList<>();
         double error = ERROR_C * r.nextGaussian();
         for (int i = 0; i < FORECAST_DAYS; i++) {
             LocalDate ahead = day.plusDays(i);
@@ -135,9 +135,9 @@ public final class PastWeather {
             double low = seen * s.tminC(truth) + (1 - seen) * meanOf(ahead, true) + error + narrow;
             double high = seen * s.tmaxC(truth) + (1 - seen) * meanOf(ahead, false) + error - narrow;
             double rain = s.rainMm(right ? truth : usual) * factor;
-            told.add(new Forecast.Day(Math.min(low, high), Math.max(low, high), rain));
+            days.add(new Forecast.Day(Math.min(low, high), Math.max(low, high), rain));
         }
-        return new Forecast(Optional.of(day.atStartOfDay().toInstant(ZoneOffset.UTC)), day, told);
+        return new Forecast(Optional.of(day.atStartOfDay().toInstant(ZoneOffset.UTC)), day, days);
     }
 
     /** What the other years had on a day of the calendar, on average. */

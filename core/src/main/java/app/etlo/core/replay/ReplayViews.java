@@ -50,13 +50,13 @@ public final class ReplayViews {
     /**
      * @param lately the last days as they were, oldest first
      * @param soil of the evening before
-     * @param told what was forecast on that day
+     * @param forecast what was forecast on that day
      */
     public record SkyView(
             List<SkyDay> lately,
             String soil,
             String rainOfAMonth,
-            List<SkyDay> told,
+            List<SkyDay> forecast,
             String temperatureUnit,
             String rainUnit) {}
 
@@ -64,13 +64,13 @@ public final class ReplayViews {
     public record SkyDay(LocalDate day, double low, double high, double rain, String text) {}
 
     /**
-     * @param figures told for the plan as it was and as it was chosen, in the same order
+     * @param figures of the plan as it was and as it was chosen, in the same order
      * @param choices what was chosen, with what was expected and what came
      */
-    public record EndView(List<Told> figures, List<Judged> choices) {}
+    public record EndView(List<Outcome> figures, List<Judged> choices) {}
 
     /** A figure as it came, with the plan as it was and as it was chosen. */
-    public record Told(
+    public record Outcome(
             String id, Optional<FigureView> planned, Optional<FigureView> chosen, Optional<String> difference) {}
 
     /**

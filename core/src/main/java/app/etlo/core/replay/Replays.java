@@ -18,7 +18,7 @@ import app.etlo.core.replay.ReplayViews.EndView;
 import app.etlo.core.replay.ReplayViews.Judged;
 import app.etlo.core.replay.ReplayViews.Method;
 import app.etlo.core.replay.ReplayViews.OtherDays;
-import app.etlo.core.replay.ReplayViews.Told;
+import app.etlo.core.replay.ReplayViews.Outcome;
 import app.etlo.core.replay.ReplayViews.Tried;
 import app.etlo.core.replay.ReplayViews.Value;
 import app.etlo.core.replay.ReplayViews.YearsView;
@@ -36,7 +36,7 @@ import java.util.stream.Stream;
 
 /**
  * Goes through the season of a cover in the weather of a past year. On each day the plan is evaluated with what could be known
- * then; where the plan has something to be done it asks; at the end it tells what other days would have given.
+ * then; where the plan has something to be done it asks; at the end it shows what other days would have given.
  */
 public final class Replays {
     private static final int KEPT = 24;
@@ -128,8 +128,8 @@ public final class Replays {
         Evaluated planned = evaluated(open, open.plan, after);
         Evaluated came = evaluated(open, chosen, after);
         List<String> ids = watched(open.span, came);
-        List<Told> figures = ids.stream()
-                .map(id -> new Told(id, figure(planned, id), figure(came, id), difference(planned, came, id)))
+        List<Outcome> figures = ids.stream()
+                .map(id -> new Outcome(id, figure(planned, id), figure(came, id), difference(planned, came, id)))
                 .toList();
         List<Judged> judged = operations(planned, open.span)
                 .map(o -> judged(open, o, inTime, came))
@@ -333,10 +333,10 @@ public final class Replays {
     }
 
     private Evaluated evaluated(Open open, PlanDocument plan, LocalDate asOf) {
-        Forecast told = open.weather.forecast(asOf);
+        Forecast ahead = open.weather.forecast(asOf);
         SiteWeather site = new SiteWeather(
                 open.weather.climate(),
-                told,
+                ahead,
                 Origin.ENTERED,
                 "replay: " + open.weather.climate().name() + " as in " + open.season.year);
         return evaluator.evaluate(plan, open.context, asOf, site);

@@ -12,7 +12,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 
-/** The weather that an adviser sees on a day: the last two weeks and what is told of the next ten days. */
+/** The weather that an adviser sees on a day: the last two weeks and the forecast for the next ten days. */
 final class Sky {
     private static final int LATELY_DAYS = 14;
     private static final int MONTH_DAYS = 30;
@@ -41,17 +41,17 @@ final class Sky {
         for (int i = today - MONTH_DAYS; i < today; i++) {
             month += s.rainMm(i);
         }
-        List<SkyDay> told = new ArrayList<>();
+        List<SkyDay> forecast = new ArrayList<>();
         LocalDate ahead = day;
         for (Forecast.Day d : weather.forecast(day).days()) {
-            told.add(of(ahead, d.tminC(), d.tmaxC(), d.rainMm()));
+            forecast.add(of(ahead, d.tminC(), d.tmaxC(), d.rainMm()));
             ahead = ahead.plusDays(1);
         }
         return new SkyView(
                 lately,
                 temperature(climate.soilC(today - 1)) + " " + warmth.symbol(),
                 rain(month) + " " + depth.symbol(),
-                told,
+                forecast,
                 warmth.symbol(),
                 depth.symbol());
     }

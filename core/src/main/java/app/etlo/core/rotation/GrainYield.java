@@ -6,11 +6,11 @@ import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import java.util.Optional;
 
-/** A yield told in mass or in bushels, which weigh what the crop's test weight says. */
+/** A yield given in mass or in bushels, which weigh what the crop's test weight says. */
 public final class GrainYield {
     private GrainYield() {}
 
-    /** The yield as mass per area; empty when it is told in bushels and the crop has no test weight. */
+    /** The yield as mass per area; empty when it is given in bushels and the crop has no test weight. */
     public static Optional<Quantity> asMass(Quantity yield, Crop crop) {
         if (yield.unit().dimension() == Dimension.MASS_PER_AREA) {
             return Optional.of(yield);

@@ -139,7 +139,7 @@ public final class WindowOffer {
         return found;
     }
 
-    /** Told only where most years have one; how many is said in the working. */
+    /** Shown only where most years have one; how many is said in the working. */
     private void frost(Window w, String name, String label, double[] days, List<Figure> found) {
         double[] finite = Arrays.stream(days).filter(Double::isFinite).toArray();
         if (finite.length * 2 <= days.length) {

@@ -7,10 +7,10 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * What a forecast service told of the next days.
+ * What a forecast service says of the next days.
  *
  * @param issued when; empty when there is none
- * @param first the first day told
+ * @param first the first day forecast
  */
 public record Forecast(Optional<Instant> issued, LocalDate first, List<Day> days) {
     /** No forecast. */

@@ -73,10 +73,10 @@ final class UnitGuess {
     static Guess<Rain> rain(double[] rain, Optional<Rain> said) {
         List<Rain> sound =
                 Arrays.stream(Rain.values()).filter(r -> fits(r, rain)).toList();
-        boolean finelyTold = Arrays.stream(rain).anyMatch(v -> Math.abs(v * 10 - Math.rint(v * 10)) > 1e-6);
+        boolean fine = Arrays.stream(rain).anyMatch(v -> Math.abs(v * 10 - Math.rint(v * 10)) > 1e-6);
         boolean whole = Arrays.stream(rain).filter(v -> !Double.isNaN(v)).allMatch(v -> v == Math.rint(v));
-        // hundredths are told of inches, whole numbers of tenths
-        Rain likely = finelyTold ? Rain.INCH : whole ? Rain.TENTHS : Rain.MILLIMETRE;
+        // hundredths mean inches, whole numbers mean tenths
+        Rain likely = fine ? Rain.INCH : whole ? Rain.TENTHS : Rain.MILLIMETRE;
         Rain taken = said.orElse(sound.contains(likely) ? likely : sound.isEmpty() ? Rain.MILLIMETRE : sound.get(0));
         boolean alone = sound.contains(taken) && (said.isPresent() || sound.size() == 1 || taken == likely);
         return new Guess<>(taken, alone, sound.stream().filter(r -> r != taken).toList());

@@ -14,7 +14,7 @@ import java.util.Optional;
  * TMIN, TMAX, PRCP, SNWD, each with an _ATTRIBUTES column whose second mark is a quality flag) and plain ones that carry their
  * unit (date, tmin_c or tmin_f, prcp_mm or prcp_in, srad_mj, snow_cm).
  *
- * @param snowMm whether snow is told in millimetres
+ * @param snowMm whether snow is given in millimetres
  * @param temperature the scale, where the header says it
  * @param rain the measure, where the header says it
  */

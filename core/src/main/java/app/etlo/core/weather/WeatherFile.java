@@ -20,7 +20,7 @@ import org.apache.commons.csv.CSVRecord;
 
 /**
  * Reads a weather file: comma, semicolon or tab between the columns, decimal point or comma, with or without a mark of its
- * encoding. What is wrong is told by line; what cannot be is left out; gaps of up to five days are filled and marked.
+ * encoding. What is wrong is reported by line; what cannot be is left out; gaps of up to five days are filled and marked.
  */
 public final class WeatherFile {
     /** Missing, in the public daily files. */

@@ -38,7 +38,7 @@ public record WeatherReport(
         List<Gap> gaps,
         int filledDays) {
     static final int FILLED_DAYS = 5;
-    private static final int MOST_TOLD = 200;
+    private static final int MOST_LISTED = 200;
 
     /**
      * @param line counted from 1, the header being the first
@@ -53,18 +53,18 @@ public record WeatherReport(
 
     /** Collects lines, and counts those beyond the first. */
     static final class Lines {
-        private final List<Line> told = new ArrayList<>();
+        private final List<Line> listed = new ArrayList<>();
         private int count;
 
         void add(long line, String kind, String text) {
             count++;
-            if (told.size() < MOST_TOLD) {
-                told.add(new Line(line, kind, text));
+            if (listed.size() < MOST_LISTED) {
+                listed.add(new Line(line, kind, text));
             }
         }
 
         List<Line> all() {
-            return List.copyOf(told);
+            return List.copyOf(listed);
         }
 
         int count() {
@@ -72,7 +72,7 @@ public record WeatherReport(
         }
 
         Optional<Line> first() {
-            return told.stream().findFirst();
+            return listed.stream().findFirst();
         }
     }
 }

@@ -110,18 +110,18 @@ public final class YearsAhead {
     }
 
     public double tminC(int member, int day) {
-        double told = forecast.tminC(from, day);
-        return Double.isNaN(told) ? climate.series().tminC(index[member][day]) : told;
+        double forecastValue = forecast.tminC(from, day);
+        return Double.isNaN(forecastValue) ? climate.series().tminC(index[member][day]) : forecastValue;
     }
 
     public double tmaxC(int member, int day) {
-        double told = forecast.tmaxC(from, day);
-        return Double.isNaN(told) ? climate.series().tmaxC(index[member][day]) : told;
+        double forecastValue = forecast.tmaxC(from, day);
+        return Double.isNaN(forecastValue) ? climate.series().tmaxC(index[member][day]) : forecastValue;
     }
 
     public double rainMm(int member, int day) {
-        double told = forecast.rainMm(from, day);
-        return Double.isNaN(told) ? climate.series().rainMm(index[member][day]) : told;
+        double forecastValue = forecast.rainMm(from, day);
+        return Double.isNaN(forecastValue) ? climate.series().rainMm(index[member][day]) : forecastValue;
     }
 
     public double et0Mm(int member, int day) {

@@ -140,10 +140,10 @@ class JudgementsTest {
     @Nested
     class Inoculant {
         @Test
-        void a_legume_goes_out_without_its_rhizobium() {
+        void a_legume_whose_lot_comes_without_its_rhizobium() {
             assertThat(one("legume-without-inoculant", "\"inoculated\": true", "\"inoculated\": false")
                             .text())
-                    .contains("pea-vetch group");
+                    .contains("pea and vetch group");
         }
 
         @Test

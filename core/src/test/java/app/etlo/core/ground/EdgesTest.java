@@ -80,7 +80,7 @@ class EdgesTest {
         }
     }
 
-    /** Days on request are those of the whole run, also when they go on from what was laid by of it. */
+    /** Days on request are those of the whole run, also when they go on from what was kept of it. */
     @Test
     void days_on_request_are_those_of_the_run() {
         Trials t = Trials.north("2025-09-01", "2026-07-01").sow("cereal-rye", 220, "2025-09-20");

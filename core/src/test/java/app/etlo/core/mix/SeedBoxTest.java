@@ -38,7 +38,7 @@ class SeedBoxTest {
                 Seeds.share("winter-pea", 0.3),
                 Seeds.share("crimson-clover", 0.5),
                 Seeds.share("cereal-rye", 0.5));
-        assertThat(b.inoculants()).extracting(Inoculant::group).containsExactly("pea-vetch", "clover-true");
+        assertThat(b.inoculants()).extracting(Inoculant::group).containsExactly("pea and vetch", "true clover");
         double kg =
                 b.rates().get(0).seedKg().middle() + b.rates().get(1).seedKg().middle();
         double oz = b.inoculants().get(0).amountG().middle() / 28.349523125;

@@ -15,7 +15,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 
-/** Pure live seed and seeding arithmetic, against GNU units as a calculator with dimensions and against hand reckoning. */
+/** Pure live seed and seeding arithmetic, against GNU units as a calculator with dimensions and against arithmetic by hand. */
 class SeedRateTest {
     private static SeedRate rate(Component c) {
         return SeedRate.of("mix/v", c, drilled(10));
@@ -23,7 +23,7 @@ class SeedRateTest {
 
     @Test
     void pls_is_purity_times_what_lives_and_hard_seed_counts_once() {
-        // 0.97 x (0.80 + 0.10) by the tag whichever way the tag tells it, 0.97 x 0.80 this season
+        // 0.97 x (0.80 + 0.10) by the tag whichever way the tag states it, 0.97 x 0.80 this season
         for (SeedLot l :
                 new SeedLot[] {lot("hairy-vetch", 0.97, 0.80, 0.10, false), lot("hairy-vetch", 0.97, 0.90, 0.10, true)
                 }) {

@@ -42,7 +42,7 @@ class NitrogenTest {
                 TEN_HA);
     }
 
-    /** -53.44 + 16.98 sqrt(N in g/kg), reckoned by hand (Vigil and Kissel 1991). */
+    /** -53.44 + 16.98 sqrt(N in g/kg), computed by hand (Vigil and Kissel 1991). */
     @ParameterizedTest
     @CsvSource({"1.6, 14.48", "2.5, 31.46", "3.6, 48.44", "0.9, -2.5"})
     void share_released_by_the_published_rule(double nPercent, double share) {

@@ -175,9 +175,9 @@ class CandidatesTest {
     @Test
     void the_frontier_rises_with_its_cost_and_is_told_as_it_comes() {
         MixDesigner d = designer(summer(FIELD, List.of("mulch", "fix-nitrogen"), "burndown"));
-        List<MixDesigner.Proposal> told = new java.util.ArrayList<>();
-        List<MixDesigner.Proposal> all = d.frontier(MixWishes.none(), 10, told::add);
-        assertThat(all).hasSize(10).isEqualTo(told);
+        List<MixDesigner.Proposal> found = new java.util.ArrayList<>();
+        List<MixDesigner.Proposal> all = d.frontier(MixWishes.none(), 10, found::add);
+        assertThat(all).hasSize(10).isEqualTo(found);
         assertThat(all.get(9).score()).isGreaterThan(all.get(0).score());
         for (int i = 1; i < 10; i++) {
             assertThat(all.get(i).cost()).isGreaterThanOrEqualTo(all.get(i - 1).cost() - 1e-6);

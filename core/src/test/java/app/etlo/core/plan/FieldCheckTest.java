@@ -8,7 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** What a field may hold, and that what is left out is reckoned as a default that says so. */
+/** What a field may hold, and that what is left out is computed with a default that says so. */
 class FieldCheckTest {
     private static Evaluated with(String members) {
         return FieldPlans.of()
@@ -46,7 +46,7 @@ class FieldCheckTest {
     }
 
     @Test
-    void a_field_of_which_nothing_is_known_is_reckoned_as_loam_and_says_default() {
+    void a_field_of_which_nothing_is_known_is_computed_as_loam_and_says_default() {
         Evaluated e = with("\"point\":{\"lat\":43,\"lon\":0}");
         assertThat(e.figures().get("field/water").origin()).isEqualTo(Origin.DEFAULT);
         assertThat(e.figures().get("field/soil/1/fieldCapacity").origin()).isEqualTo(Origin.DEFAULT);

@@ -2,6 +2,7 @@ package app.etlo.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.etlo.core.advice.MissingFact;
 import app.etlo.core.advice.Note;
 import app.etlo.core.advice.Weight;
 import java.util.List;
@@ -163,6 +164,21 @@ class MixNotesTest {
         field = FIELD + ",\"livestock\":\"40 beef cows\"";
         aims = List.of("mulch");
         silent("harms-stock");
+    }
+
+    /** Silence about stock that nobody has named would be worse than one question. */
+    @Test
+    void stock_not_entered_is_asked_for_once_where_a_species_harms_any() {
+        aims = List.of("feed-stock");
+        mix("sorghum-sudangrass", 60, "sweetclover", 30).speaks("harms-stock", Weight.STOP);
+        List<Note> asked = of("harms-stock").toList();
+        assertThat(asked).hasSize(1);
+        assertThat(asked.get(0).ask()).contains(new MissingFact(MissingFact.Kind.LIVESTOCK, ""));
+        assertThat(asked.get(0).text())
+                .contains("Sorghum-sudangrass")
+                .contains("bleeding")
+                .contains("horses");
+        mix("phacelia", 60).silent("harms-stock");
     }
 
     @Test

@@ -45,7 +45,7 @@ class SensitivitiesTest {
             assertThat(Math.abs(wide.high() - wide.low()))
                     .isGreaterThanOrEqualTo(Math.abs(narrow.high() - narrow.low()));
         }
-        assertThat(v.sure()).isEqualTo(Sensitivities.Sure.FAIR);
+        assertThat(v.confidence()).isEqualTo(Sensitivities.Confidence.MEDIUM);
     }
 
     @Test
@@ -81,7 +81,7 @@ class SensitivitiesTest {
                 .orElseThrow();
         assertThat(less.because()).contains("tuned on nothing");
         assertThat(more.because()).doesNotContain("tuned on nothing");
-        assertThat(more.sure()).isEqualTo(Sensitivities.Sure.FAIR);
-        assertThat(less.sure()).isEqualTo(Sensitivities.Sure.ROUGH);
+        assertThat(more.confidence()).isEqualTo(Sensitivities.Confidence.MEDIUM);
+        assertThat(less.confidence()).isEqualTo(Sensitivities.Confidence.LOW);
     }
 }

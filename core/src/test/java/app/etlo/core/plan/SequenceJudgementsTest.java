@@ -2,6 +2,7 @@ package app.etlo.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.etlo.core.advice.MissingFact;
 import app.etlo.core.advice.Note;
 import app.etlo.core.advice.Weight;
 import java.util.List;
@@ -93,8 +94,9 @@ class SequenceJudgementsTest {
                 .cover("v1", "before", "c2", "", "cereal-rye")
                 .operation("sow", "v1", "2026-09-26", "");
         List<Note> unknown = of("residual-herbicide", sown.field(typed.formatted("")));
-        assertThat(unknown).isNotEmpty().allMatch(n -> n.weight() == Weight.STOP);
-        assertThat(unknown.get(0).text()).contains("interval is not typed");
+        assertThat(unknown).hasSize(1).allMatch(n -> n.weight() == Weight.STOP);
+        assertThat(unknown.get(0).ask()).contains(new MissingFact(MissingFact.Kind.LABEL_INTERVAL, "agent 2026-05-20"));
+        assertThat(unknown.get(0).text()).contains("label is not entered");
         List<Note> open = of("residual-herbicide", sown.field(typed.formatted(",\"intervalMonths\":6")));
         assertThat(open).hasSize(1);
         assertThat(open.get(0).text()).contains("acts until");

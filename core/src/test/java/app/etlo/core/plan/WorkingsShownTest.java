@@ -11,13 +11,10 @@ import app.etlo.core.working.Figure;
 import com.ezylang.evalex.Expression;
 import com.ezylang.evalex.config.ExpressionConfiguration;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
-import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
@@ -25,36 +22,11 @@ import org.junit.jupiter.params.provider.EnumSource;
 class WorkingsShownTest {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.UK);
 
-    private static List<Evaluated> demo(UnitSystem units) throws IOException {
-        try (Stream<Path> files = Files.list(Path.of("../server/src/main/resources/demo"))) {
-            return files.sorted()
-                    .map(f -> {
-                        try {
-                            return shifted(Files.readString(f))
-                                    .replaceAll("\"units\": \"\\w+\"", "\"units\": \"" + units.id() + "\"");
-                        } catch (IOException e) {
-                            throw new java.io.UncheckedIOException(e);
-                        }
-                    })
-                    .map(Plans::evaluate)
-                    .toList();
-        }
-    }
-
-    /** The demo's years are written around the year of the test's day. */
-    private static String shifted(String text) {
-        int year = Plans.AS_OF.getYear();
-        return text.replace("Y-1-", year - 1 + "-")
-                .replace("Y0-", year + "-")
-                .replace("Y+1-", year + 1 + "-")
-                .replace("Y+2-", year + 2 + "-");
-    }
-
     @ParameterizedTest
     @EnumSource
     void every_working_of_the_demo_gives_its_result_from_what_is_shown(UnitSystem units) throws Exception {
         int worked = 0;
-        for (Evaluated e : demo(units)) {
+        for (Evaluated e : DemoPlans.evaluated(units)) {
             FigureTexts texts = FigureTexts.of(e);
             Evaluation shown = EvaluationWriter.write(e);
             for (Figure f : e.figures().values()) {
@@ -94,7 +66,7 @@ class WorkingsShownTest {
     @EnumSource
     void the_lines_of_a_sum_add_up_to_it(UnitSystem units) throws IOException {
         int sums = 0;
-        for (Evaluated e : demo(units)) {
+        for (Evaluated e : DemoPlans.evaluated(units)) {
             Evaluation shown = EvaluationWriter.write(e);
             for (Evaluation.CoverView c : shown.covers()) {
                 for (String what : List.of("bulk", "seeds", "cost")) {
@@ -126,7 +98,7 @@ class WorkingsShownTest {
         List<String> foreign = units == UnitSystem.US
                 ? List.of("kg/ha", "t/ha", "ha", "mm", "cm", "kg", "/m2")
                 : List.of("lb/ac", "ton/ac", "ac", "in", "lb", "/ft2");
-        for (Evaluated e : demo(units)) {
+        for (Evaluated e : DemoPlans.evaluated(units)) {
             FigureTexts texts = FigureTexts.of(e);
             for (Figure f : e.figures().values()) {
                 for (InputView i : WorkingView.of(f, e, texts).inputs()) {

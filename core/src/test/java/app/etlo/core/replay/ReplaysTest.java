@@ -87,7 +87,7 @@ class ReplaysTest {
         DayView elsewise = replays().day(season(plan(), otherFrom(untold)), day, AS_PLANNED);
         assertThat(now.day()).isEqualTo(day);
         assertThat(elsewise).isEqualTo(now);
-        // and what was told does come from what came
+        // and what was forecast does come from what came
         assertThat(replays()
                         .day(season(plan(), otherFrom(untold.minusDays(6))), day, AS_PLANNED)
                         .sky())
@@ -166,7 +166,7 @@ class ReplaysTest {
         List<ReplayChoice> choices = List.of(
                 done("2026-09-10", "sow", "v1"), done("2027-04-16", "end", "v1"), done("2027-05-12", "sow", "c2"));
         EndView end = replays.end(season, choices);
-        assertThat(end.figures()).extracting(ReplayViews.Told::id).contains("grow/v1/mass", "grow/c2/water");
+        assertThat(end.figures()).extracting(ReplayViews.Outcome::id).contains("grow/v1/mass", "grow/c2/water");
         var mass = end.figures().stream()
                 .filter(f -> f.id().equals("grow/v1/mass"))
                 .findFirst()
@@ -196,7 +196,7 @@ class ReplaysTest {
         assertThat(byDay).isSorted();
     }
 
-    /** The day that was chosen, among the others, gives what the end tells; the plan's own day what the plan gave. */
+    /** The day that was chosen, among the others, gives what the end shows; the plan's own day what the plan gave. */
     @Test
     void other_days_agree_with_the_end_where_they_are_the_same_days() {
         Replays replays = replays();
@@ -205,11 +205,11 @@ class ReplaysTest {
                 done("2026-09-10", "sow", "v1"), done("2027-04-16", "end", "v1"), done("2027-05-12", "sow", "c2"));
         EndView end = replays.end(season, choices);
         List<Tried> tried = replays.otherDays(season, choices, "end", "v1").tried();
-        for (ReplayViews.Told told : end.figures()) {
-            assertThat(value(tried, "2027-04-16", told.id()))
-                    .isEqualTo(told.chosen().orElseThrow().value());
-            assertThat(value(tried, "2027-05-01", told.id()))
-                    .isCloseTo(told.planned().orElseThrow().value(), within(1e-9));
+        for (ReplayViews.Outcome outcome : end.figures()) {
+            assertThat(value(tried, "2027-04-16", outcome.id()))
+                    .isEqualTo(outcome.chosen().orElseThrow().value());
+            assertThat(value(tried, "2027-05-01", outcome.id()))
+                    .isCloseTo(outcome.planned().orElseThrow().value(), within(1e-9));
         }
     }
 

@@ -21,7 +21,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** The soil tillage intensity rating, each value reckoned by hand from the published product of five factors. */
+/** The soil tillage intensity rating, each value computed by hand from the published product of five factors. */
 class DisturbanceTest {
     private static final Knowledge KNOWLEDGE = KnowledgeLoader.shipped();
     private static final LocalDate DAY = LocalDate.of(2027, 5, 1);

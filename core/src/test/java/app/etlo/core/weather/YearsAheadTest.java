@@ -60,8 +60,8 @@ class YearsAheadTest {
     @Test
     void a_forecast_stands_before_the_record_on_its_days_alone() {
         LocalDate asOf = LocalDate.of(2028, 2, 1);
-        Forecast told = new Forecast(Optional.of(Instant.EPOCH), asOf, List.of(new Forecast.Day(1, 2, 3)));
-        YearsAhead years = new YearsAhead(counting(), told, asOf, asOf.minusDays(1), asOf.plusDays(3));
+        Forecast ahead = new Forecast(Optional.of(Instant.EPOCH), asOf, List.of(new Forecast.Day(1, 2, 3)));
+        YearsAhead years = new YearsAhead(counting(), ahead, asOf, asOf.minusDays(1), asOf.plusDays(3));
         assertThat(years.tmaxC(5, 0)).isEqualTo(2006);
         assertThat(years.tmaxC(5, 1)).isEqualTo(2);
         assertThat(years.rainMm(5, 1)).isEqualTo(3);

@@ -39,7 +39,7 @@ public class Guessing {
 
     private record Count(int tries, Instant oldest) {}
 
-    /** A try that counts as failed until it is told to have been right. */
+    /** A try that counts as failed until it is reported as right. */
     public final class Try {
         private final List<Long> ids;
 
@@ -120,7 +120,7 @@ public class Guessing {
                 bucket("address " + address, ADDRESS_FOR_ANY_ACCOUNT));
     }
 
-    /** Buckets are kept by hash: the table tells nobody who tried what from where. */
+    /** Buckets are kept by hash: the table does not show who tried what from where. */
     private static Bucket bucket(String name, int most) {
         return new Bucket(Tokens.hash(name), most);
     }

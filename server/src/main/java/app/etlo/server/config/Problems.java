@@ -46,7 +46,7 @@ class Problems extends ResponseEntityExceptionHandler {
         Fault fault = Fault.of(e);
         return fault.status() == HttpStatus.INTERNAL_SERVER_ERROR
                 ? ResponseEntity.badRequest().body(detail(unreadable(e)))
-                : told(fault, e);
+                : problem(fault, e);
     }
 
     @Override
@@ -61,10 +61,10 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler(Exception.class)
     ResponseEntity<Object> unforeseen(Exception e) {
-        return told(Fault.of(e), e);
+        return problem(Fault.of(e), e);
     }
 
-    private ResponseEntity<Object> told(Fault fault, Exception e) {
+    private ResponseEntity<Object> problem(Fault fault, Exception e) {
         if (fault.status() == HttpStatus.INTERNAL_SERVER_ERROR) {
             logger.error("unforeseen", e);
         } else {

@@ -66,7 +66,7 @@ class FieldListController {
 
     /** How far computing the fields again has come. */
     @Access(Who.MEMBER)
-    @GetMapping("/api/reckoning")
+    @GetMapping("/api/refresh")
     FieldRefresh.Progress progress(@AuthenticationPrincipal Adviser adviser) {
         return refresh.progress(adviser.workspaceId());
     }

@@ -28,7 +28,7 @@ import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
 import org.springframework.stereotype.Component;
 
 /**
- * Reckons fields anew after their weather changed, in the background: one task for each field, in a queue in the database that all
+ * Recomputes fields after their weather changed, in the background: one task for each field, in a queue in the database that all
  * servers take from, one field at a time each, so that whoever edits a plan meanwhile keeps the machine.
  */
 @Component
@@ -57,7 +57,7 @@ public class FieldRefresh {
     /**
      * How far it has come.
      *
-     * @param waiting fields still to be reckoned
+     * @param waiting fields still to be recomputed
      * @param fields of the practice
      */
     record Progress(int waiting, int fields) {}
@@ -124,7 +124,7 @@ public class FieldRefresh {
         schedule(changed.workspaceId(), day.of(changed.workspaceId()), "weather");
     }
 
-    /** Has what is not as everything is now reckoned, for a day. */
+    /** Has everything that is out of date recomputed, for a day. */
     void rest(long workspaceId, LocalDate asOf) {
         schedule(workspaceId, asOf, "reading");
     }

@@ -322,13 +322,13 @@ class FieldSummaries {
             k.put("list_row", faultyRow(fieldId, String.valueOf(k.get("fault"))));
         }
         jdbc.sql("""
-                insert into field_summary (workspace_id, field_ref, rests_on, place, as_of, reckoned_by,
+                insert into field_summary (workspace_id, field_ref, rests_on, place, as_of, computed_by,
                   list_row, section, seed, next_on, stops, words, fault)
                 select workspace_id, ref, :base || %s, :place, :day, :by,
                   :list_row, :section, :seed, :next_on, :stops, :words, :fault
                 from field where ref = :field
                 on conflict (workspace_id, field_ref) do update set rests_on = excluded.rests_on,
-                  place = excluded.place, as_of = excluded.as_of, reckoned_by = excluded.reckoned_by,
+                  place = excluded.place, as_of = excluded.as_of, computed_by = excluded.computed_by,
                   list_row = excluded.list_row, section = excluded.section, seed = excluded.seed,
                   next_on = excluded.next_on, stops = excluded.stops, words = excluded.words, fault = excluded.fault
                 """.formatted(FORECAST.formatted(":place")))

@@ -108,7 +108,7 @@ class MixController {
                         r.wishes(), p -> line(out, new FrontierLine(Optional.empty(), Optional.of(p), false)));
                 line(out, new FrontierLine(Optional.empty(), Optional.empty(), true));
             } catch (UncheckedIOException gone) {
-                // whoever asked has left; nothing more is reckoned for them
+                // whoever asked has left; nothing more is computed for them
                 throw gone.getCause();
             }
         });

@@ -76,7 +76,7 @@ class SeedController {
     record NeedView(String fieldId, String fieldName, SeedNeed need, double heldKg) {}
 
     /**
-     * @param pending fields that are not reckoned yet
+     * @param pending fields that are not computed yet
      */
     record SeedView(List<StockView> stock, List<NeedView> needs, List<Order> orders, int pending) {}
 

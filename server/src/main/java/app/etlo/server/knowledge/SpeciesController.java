@@ -138,7 +138,7 @@ class SpeciesController {
                 throw new Refused("/value", "type the value you use here");
             }
             if (why == null || why.isBlank() || why.length() > 400) {
-                throw new Refused("/why", "say why, in 1 to 400 letters; the working shows it");
+                throw new Refused("/why", "say why, in 1 to 400 characters; the working shows it");
             }
         }
     }

@@ -7,7 +7,7 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.Optional;
 
-/** What a service outside last told of a place, and how the last try went. */
+/** What an outside service last answered for a place, and how the last try went. */
 @Entity
 @Table(name = "service_answer")
 class AnswerRow extends WorkspaceRow {

@@ -20,7 +20,7 @@ import org.springframework.context.annotation.Lazy;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * What services outside last told of a field. Asking them is a task in the database; a plan is reckoned with the last good
+ * What outside services last answered for a field. Asking them is a task in the database; a plan is computed with the last good
  * answer, however dead, slow or lying the service is now.
  */
 @org.springframework.stereotype.Service
@@ -64,12 +64,12 @@ public class Outside {
      * One service as it stands for a field.
      *
      * @param on whether there is such a service
-     * @param told when the answer was made that is in use
+     * @param answered when the answer was made that is in use
      * @param asking whether a new one is on its way
      * @param fault why there is no newer one, as a sentence
      */
     public record State<T>(
-            boolean on, Optional<Instant> told, Optional<T> answer, boolean asking, Optional<String> fault) {}
+            boolean on, Optional<Instant> answered, Optional<T> answer, boolean asking, Optional<String> fault) {}
 
     /** The place whose answers a field uses, when it is known where it lies. */
     public static Optional<String> place(FieldEntry field) {

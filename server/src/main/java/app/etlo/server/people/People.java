@@ -42,7 +42,7 @@ public class People {
     record Invited(long id, Role role, String madeBy, Instant expiresAt) {}
 
     /**
-     * @param token the secret of the link, told this once
+     * @param token the secret of the link, shown this once
      */
     record Invitation(long id, Role role, Instant expiresAt, String token) {}
 

@@ -14,7 +14,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
-/** Tells in words what differs between revisions, and between one of them and a plan still being edited. */
+/** Says in words what differs between revisions, and between one of them and a plan still being edited. */
 @Component
 class Comparisons {
     private final Revisions revisions;

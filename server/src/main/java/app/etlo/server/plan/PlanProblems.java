@@ -37,7 +37,7 @@ class PlanProblems {
     /**
      * What a refused undo or redo carries.
      *
-     * @param overridable whether it can be done all the same, over the other's change
+     * @param overridable whether it can be done anyway, over the other's change
      */
     record OverlapView(List<String> overlaps, boolean overridable) {}
 

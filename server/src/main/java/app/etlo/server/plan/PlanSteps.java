@@ -42,7 +42,7 @@ class PlanSteps {
             return overlaps;
         }
 
-        /** Whether it can be done all the same, over the other's change. */
+        /** Whether it can be done anyway, over the other's change. */
         boolean isOverridable() {
             return overridable;
         }

@@ -219,7 +219,7 @@ public class PlanStore {
      * Saves what was changed since a revision upon what others saved in the meantime.
      *
      * @param base the revision the editor's plan grew from
-     * @param head the revision the editor has been told of
+     * @param head the revision the editor has seen
      * @throws Conflict when the head has moved on, or the changes meet in one place
      */
     public Saved merge(PlanDocument plan, int base, int head, String requestId, String author) {

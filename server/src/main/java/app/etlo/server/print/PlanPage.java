@@ -226,7 +226,7 @@ final class PlanPage {
                             .map(a -> " <i>Accepted: " + text(a.reason()) + "</i>")
                             .orElse(""))
                     .append(" <span class=\"s\">")
-                    .append(text(n.source() + " (" + n.status().words() + ")"))
+                    .append(text(n.source()))
                     .append("</span></p>");
         }
     }
@@ -257,7 +257,7 @@ final class PlanPage {
                                     + i.origin().id() + ")")
                             .collect(Collectors.joining("; "))))
                     .append("</span><br/><span class=\"s i\">")
-                    .append(text(w.source() + " (" + w.status().words() + "). " + w.remark()))
+                    .append(text(w.source() + ". " + w.remark()))
                     .append("</span></div>");
         });
     }

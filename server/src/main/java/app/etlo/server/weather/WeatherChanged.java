@@ -1,4 +1,4 @@
 package app.etlo.server.weather;
 
-/** Told when the weather that fields of a practice rest on has changed, in the transaction that changes it. */
+/** Raised when the weather that fields of a practice rest on has changed, in the transaction that changes it. */
 public record WeatherChanged(long workspaceId) {}

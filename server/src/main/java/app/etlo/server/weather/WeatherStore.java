@@ -13,7 +13,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The weather series a practice has imported. A series once read is kept in memory until it is imported anew. */
+/** The weather series a practice has imported. A series once read is kept in memory until it is imported again. */
 @Service
 @Transactional
 public class WeatherStore {
