@@ -152,7 +152,7 @@ class KnowledgeLoaderTest {
 
     @Test
     void a_legume_without_its_inoculant_group_is_refused() {
-        String text = shippedText("species.csv").replaceFirst("pea-vetch", "");
+        String text = shippedText("species.csv").replaceFirst("pea and vetch", "");
         assertThatThrownBy(() -> KnowledgeLoader.shippedBut(Map.of("species.csv", text)))
                 .isInstanceOf(BadRow.class)
                 .hasMessageContaining("column inoculant");

@@ -90,7 +90,7 @@ class SpeciesLibraryTest {
     @CsvSource(delimiter = '|', textBlock = """
             cereal-rye | rateKgHa    | 900       | /value  | from 0.5 to 400 kg/ha
             cereal-rye | rateKgHa    | 20        | /value  | not between
-            cereal-rye | rateKgHa    | lots      | /value  | no number
+            cereal-rye | rateKgHa    | lots      | /value  | not a number
             cereal-rye | rateKgHa    | NaN       | /value  | from 0.5
             cereal-rye | drought     | excellent | /value  | one of poor, fair, good
             cereal-rye | group       | brassica  | /column | cannot be corrected
