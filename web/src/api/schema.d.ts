@@ -260,6 +260,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/formats/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["upToDate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/formats/plan.schema.json": {
         parameters: {
             query?: never;
@@ -1606,12 +1622,13 @@ export interface components {
             passes: components["schemas"]["PassView"][];
             /** Format: date */
             planted?: string;
-            system: string;
+            system?: string;
             yieldInBushels: boolean;
         };
         DateEntry: {
             countedBack?: components["schemas"]["CountedBackEntry"];
             degreeDays?: components["schemas"]["DegreeDaysEntry"];
+            offset?: components["schemas"]["OffsetEntry"];
             /** Format: date */
             on?: string;
         };
@@ -1683,6 +1700,26 @@ export interface components {
             /** Format: double */
             sum?: number;
         };
+        End: {
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "end";
+            passes: components["schemas"]["EndPassEntry"][];
+            /** Format: int32 */
+            seq?: number;
+            subject?: string;
+            when: components["schemas"]["DateEntry"];
+            zone?: string;
+        };
+        EndPassEntry: {
+            /** Format: int32 */
+            afterDays?: number;
+            id: string;
+            method: string;
+        };
         EndView: {
             choices: components["schemas"]["Judged"][];
             figures: components["schemas"]["Outcome"][];
@@ -1743,6 +1780,22 @@ export interface components {
         FarmSave: {
             base?: components["schemas"]["FarmEntry"];
             mine: components["schemas"]["FarmEntry"];
+        };
+        Feed: {
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "feed";
+            material: components["schemas"]["MaterialEntry"];
+            rate: components["schemas"]["Quantity"];
+            rateOf: string;
+            /** Format: int32 */
+            seq?: number;
+            subject?: string;
+            when: components["schemas"]["DateEntry"];
+            zone?: string;
         };
         FieldEntry: {
             area?: components["schemas"]["Quantity"];
@@ -1891,6 +1944,21 @@ export interface components {
             /** Format: date */
             to: string;
         };
+        Graze: {
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "graze";
+            /** Format: int32 */
+            seq?: number;
+            subject?: string;
+            /** Format: double */
+            takePercent: number;
+            when: components["schemas"]["DateEntry"];
+            zone?: string;
+        };
         GroundWeeks: {
             availableHighMm: number[];
             availableLowMm: number[];
@@ -1954,6 +2022,20 @@ export interface components {
             rootCm: number[];
             stage100: number[];
         };
+        Harvest: {
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "harvest";
+            /** Format: int32 */
+            seq?: number;
+            straw?: components["schemas"]["StrawEntry"];
+            subject?: string;
+            when: components["schemas"]["DateEntry"];
+            zone?: string;
+        };
         Imported: {
             current: boolean;
             fieldId: string;
@@ -1999,6 +2081,20 @@ export interface components {
             madeBy: string;
             /** @enum {string} */
             role: "adviser" | "assistant";
+        };
+        Irrigate: {
+            depth: components["schemas"]["Quantity"];
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "irrigate";
+            /** Format: int32 */
+            seq?: number;
+            subject?: string;
+            when: components["schemas"]["DateEntry"];
+            zone?: string;
         };
         Joining: {
             /** Format: email */
@@ -2046,7 +2142,7 @@ export interface components {
             drainages: string[];
             judgements: components["schemas"]["JudgementView"][];
             operations: components["schemas"]["Choice"][];
-            plantingSystems: components["schemas"]["Choice"][];
+            plantingSystems: components["schemas"]["PlantingSystemView"][];
             products: components["schemas"]["Choice"][];
             sowingMethods: components["schemas"]["Choice"][];
             species: components["schemas"]["SpeciesChoice"][];
@@ -2142,6 +2238,9 @@ export interface components {
             kind: string;
             name: string;
             width?: components["schemas"]["Quantity"];
+        };
+        MaterialEntry: {
+            product: string;
         };
         MeasureView: {
             name: string;
@@ -2295,19 +2394,15 @@ export interface components {
             weight: "stop" | "think" | "tip";
             wouldChange: string;
         };
+        OffsetEntry: {
+            /** Format: int32 */
+            days: number;
+            from: string;
+        };
         Opened: {
             token: string;
         };
-        OperationEntry: {
-            id: string;
-            kind: string;
-            params?: components["schemas"]["ParamsEntry"];
-            /** Format: int32 */
-            seq?: number;
-            subject?: string;
-            when: components["schemas"]["DateEntry"];
-            zone?: string;
-        };
+        Operation: components["schemas"]["Sow"] | components["schemas"]["End"] | components["schemas"]["Pass"] | components["schemas"]["Feed"] | components["schemas"]["Graze"] | components["schemas"]["Irrigate"] | components["schemas"]["Harvest"];
         Order: {
             /** Format: int64 */
             bags?: number;
@@ -2352,30 +2447,6 @@ export interface components {
             overlaps: string[];
             overridable: boolean;
         };
-        ParamsEntry: {
-            catchDistance?: components["schemas"]["Quantity"];
-            catchWidth?: components["schemas"]["Quantity"];
-            depth?: components["schemas"]["Quantity"];
-            largeBox?: components["schemas"]["Quantity"];
-            /** Format: double */
-            lateness?: number;
-            method?: string;
-            openerSpread?: components["schemas"]["Quantity"];
-            operation?: string;
-            /** Format: double */
-            purpose?: number;
-            rowWidth?: components["schemas"]["Quantity"];
-            seedPlaced?: components["schemas"]["Quantity"];
-            /** Format: double */
-            seedbed?: number;
-            /** Format: double */
-            sharePercent?: number;
-            smallBox?: components["schemas"]["Quantity"];
-            sownArea?: components["schemas"]["Quantity"];
-            speed?: components["schemas"]["Quantity"];
-            stripWidth?: components["schemas"]["Quantity"];
-            system?: string;
-        };
         PartView: {
             courseCm: number[];
             form: string;
@@ -2392,6 +2463,25 @@ export interface components {
             rootDepthM: number;
             taproot: boolean;
         };
+        Pass: {
+            depth?: components["schemas"]["Quantity"];
+            /** Format: double */
+            disturbedPercent?: number;
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "pass";
+            /** Format: int32 */
+            seq?: number;
+            speed?: components["schemas"]["Quantity"];
+            subject?: string;
+            system?: string;
+            tool: string;
+            when: components["schemas"]["DateEntry"];
+            zone?: string;
+        };
         PassView: {
             /** Format: date */
             date: string;
@@ -2403,6 +2493,7 @@ export interface components {
             ratingFigure: string;
             /** Format: double */
             share: number;
+            strips: boolean;
         };
         Past: {
             crop: string;
@@ -2464,9 +2555,14 @@ export interface components {
             fieldId: string;
             id: string;
             name?: string;
-            operations: components["schemas"]["OperationEntry"][];
+            operations: components["schemas"]["Operation"][];
             /** Format: int32 */
             schemaVersion: number;
+        };
+        PlantingSystemView: {
+            id: string;
+            name: string;
+            steps: components["schemas"]["Step"][];
         };
         Point: {
             /** Format: double */
@@ -2634,6 +2730,10 @@ export interface components {
         RoleAsked: {
             /** @enum {string} */
             role: "adviser" | "assistant";
+        };
+        RowsEntry: {
+            spacing?: components["schemas"]["Quantity"];
+            strip?: components["schemas"]["Quantity"];
         };
         Saved: {
             canRedo: boolean;
@@ -2811,6 +2911,36 @@ export interface components {
             status: "seen" | "identity" | "from memory" | "own" | "common practice";
             text: string;
         };
+        Sow: {
+            catchDistance?: components["schemas"]["Quantity"];
+            catchWidth?: components["schemas"]["Quantity"];
+            depth?: components["schemas"]["Quantity"];
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "sow";
+            largeBox?: components["schemas"]["Quantity"];
+            /** Format: double */
+            lateness?: number;
+            method?: string;
+            /** Format: double */
+            purpose?: number;
+            rows?: components["schemas"]["RowsEntry"];
+            /** Format: double */
+            seedbed?: number;
+            /** Format: int32 */
+            seq?: number;
+            smallBox?: components["schemas"]["Quantity"];
+            sownArea?: components["schemas"]["Quantity"];
+            speed?: components["schemas"]["Quantity"];
+            subject?: string;
+            tool?: string;
+            when: components["schemas"]["DateEntry"];
+            withSeed?: components["schemas"]["WithSeedEntry"];
+            zone?: string;
+        };
         SpeciesChoice: {
             botanical: string;
             family: string;
@@ -2868,6 +2998,11 @@ export interface components {
             latitude: number;
             name: string;
         };
+        Step: {
+            /** Format: int32 */
+            daysBefore: number;
+            operation: string;
+        };
         StepView: {
             name: string;
             text: string;
@@ -2881,6 +3016,11 @@ export interface components {
             lotId: string;
             /** Format: double */
             stockKg: number;
+        };
+        StrawEntry: {
+            do?: string;
+            /** Format: double */
+            percent?: number;
         };
         StreamingResponseBody: Record<string, never>;
         Taken: {
@@ -3017,6 +3157,10 @@ export interface components {
             totalPercent?: components["schemas"]["Bounds"];
             winterkilledPercent?: components["schemas"]["Bounds"];
             without?: string[];
+        };
+        WithSeedEntry: {
+            nAndK2O?: components["schemas"]["Quantity"];
+            openerSpread?: components["schemas"]["Quantity"];
         };
         WorkView: {
             days: components["schemas"]["Range"];
@@ -3497,6 +3641,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Saved"];
+                };
+            };
+        };
+    };
+    upToDate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDocument"];
                 };
             };
         };

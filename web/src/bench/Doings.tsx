@@ -1,4 +1,4 @@
-import { addDoing, removeOperation, setDoing } from '../plan/edit';
+import { addDoing, removeOperation, setDoing, type Doing } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
 import { spokenDate } from '../section/scale';
 import { DateField } from '../ui/DateField';
@@ -20,11 +20,11 @@ export function Doings({
   const { session, state, us } = useOpenPlan();
   const graze = kind === 'graze';
   const mine = state.plan.operations
-    .map((o, i) => ({ o, at: `/operations/${i}/params` }))
+    .map((o, i) => ({ o, at: `/operations/${i}` }))
     .filter(({ o }) => o.kind === kind && o.subject === subject);
-  const usual = graze
-    ? { sharePercent: USUAL_EATEN }
-    : { depth: us ? { value: 1, unit: 'in' as const } : { value: 25, unit: 'mm' as const } };
+  const usual: Doing = graze
+    ? { kind: 'graze', takePercent: USUAL_EATEN }
+    : { kind: 'irrigate', depth: us ? { value: 1, unit: 'in' } : { value: 25, unit: 'mm' } };
   return (
     <section aria-label={graze ? 'Grazing' : 'Water given'}>
       <h3 className="mt-4 font-bold">{graze ? 'Grazed before it ends' : 'Water given'}</h3>
@@ -35,25 +35,26 @@ export function Doings({
             value={o.when.on}
             onChange={(d) => d && session.change((p) => setDoing(p, o.id, { day: d }))}
           />
-          {graze ? (
+          {o.kind === 'graze' && (
             <NumberField
               label="Of the tops eaten"
-              value={o.params?.sharePercent}
+              value={o.takePercent}
               max={100}
               suffix="%"
               onChange={(v) =>
                 v !== undefined &&
-                session.change((p) => setDoing(p, o.id, { params: { sharePercent: v } }))
+                session.change((p) => setDoing(p, o.id, { what: { takePercent: v } }))
               }
-              problem={problemAt(state.problems, `${at}/sharePercent`)}
+              problem={problemAt(state.problems, `${at}/takePercent`)}
             />
-          ) : (
+          )}
+          {o.kind === 'irrigate' && (
             <QuantityField
               label="Water"
-              value={o.params?.depth}
+              value={o.depth}
               units={us ? ['in', 'mm'] : ['mm', 'in']}
               onChange={(v) =>
-                v && session.change((p) => setDoing(p, o.id, { params: { depth: v } }))
+                v && session.change((p) => setDoing(p, o.id, { what: { depth: v } }))
               }
               problem={problemAt(state.problems, `${at}/depth`)}
             />
@@ -71,7 +72,7 @@ export function Doings({
       <button
         type="button"
         className="btn mt-2"
-        onClick={() => session.change((p) => addDoing(p, kind, subject, day, usual))}
+        onClick={() => session.change((p) => addDoing(p, subject, day, usual))}
       >
         {graze ? 'Graze it' : 'Irrigate'}
       </button>

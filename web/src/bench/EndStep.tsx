@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client';
-import { operationOf, setCover, setDay, setParams, tidy } from '../plan/edit';
+import { operationOf, pointerOf, setCover, setDay, setEnding, tidy } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
 import { FigureText } from '../ui/FigureText';
 import { DateField } from '../ui/DateField';
@@ -67,14 +67,54 @@ export function EndStep() {
         />
         <SelectField
           label="How"
-          value={end?.params?.method ?? ''}
+          value={end?.passes[0]?.method ?? ''}
           empty="choose"
           disabled={!end}
           options={knowledge.terminationMethods}
           onChange={(method) =>
-            session.change((p) => setParams(p, 'end', cover.id, { method: method || undefined }))
+            session.change((p) => setEnding(p, cover.id, 0, method ? { method } : undefined))
           }
         />
+        {end?.passes[0] && !end.passes[1] && (
+          <button
+            type="button"
+            className="btn"
+            onClick={() =>
+              session.change((p) =>
+                setEnding(p, cover.id, 1, { method: end.passes[0]!.method, afterDays: 7 }),
+              )
+            }
+          >
+            Second pass
+          </button>
+        )}
+        {end?.passes[1] && (
+          <>
+            <SelectField
+              label="Then"
+              value={end.passes[1].method}
+              empty="no second pass"
+              options={knowledge.terminationMethods}
+              onChange={(method) =>
+                session.change((p) => setEnding(p, cover.id, 1, method ? { method } : undefined))
+              }
+            />
+            <NumberField
+              label="After"
+              suffix="days"
+              width="w-12"
+              max={60}
+              value={end.passes[1].afterDays}
+              onChange={(afterDays) =>
+                session.change((p) => setEnding(p, cover.id, 1, { afterDays }))
+              }
+              problem={problemAt(
+                state.problems,
+                `${pointerOf(state.plan, 'end', cover.id)}/passes/1/afterDays`,
+              )}
+            />
+          </>
+        )}
         {!end && (
           <span className="max-w-44 pb-1 text-[13px] text-ink2 italic">
             enter the day first, then choose how

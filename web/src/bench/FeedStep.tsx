@@ -6,6 +6,7 @@ import { FigureText } from '../ui/FigureText';
 import { problemAt, QuantityField, SelectField, TextField } from '../ui/inputs';
 import { BenchHead } from './BenchHead';
 import { Doings } from './Doings';
+import { Feedings } from './Feedings';
 import { NitrogenLedger } from './NitrogenLedger';
 import { useCrop } from './pick';
 
@@ -115,6 +116,10 @@ export function FeedStep() {
           .
         </p>
       )}
+      <Feedings
+        cropId={crop.id}
+        day={operationOf(state.plan, 'sow', crop.id)?.when.on ?? today()}
+      />
       <Doings
         kind="irrigate"
         subject={crop.id}

@@ -73,7 +73,7 @@ function decided(plan: Plan, e: Evaluation | undefined, inHand: string | undefin
     mix: (v?.mix?.components.length ?? 0) > 0,
     sow: v !== undefined && operationOf(plan, 'sow', v.id) !== undefined,
     end: v !== undefined && operationOf(plan, 'end', v.id) !== undefined,
-    plant: c !== undefined && operationOf(plan, 'sow', c.id)?.params?.system !== undefined,
+    plant: c !== undefined && operationOf(plan, 'sow', c.id)?.tool !== undefined,
     feed: c?.nitrogen?.product !== undefined,
   } satisfies Record<StepId, boolean>;
 }

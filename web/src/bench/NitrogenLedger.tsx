@@ -39,6 +39,7 @@ export function NitrogenLedger({ cropId, local }: { cropId: string; local: boole
   const left = figure('leftToBuy');
   if (!need || !left) return null;
   const credit = figure('coverCredit');
+  const planned = figure('planned');
   const tieUp = (credit?.value ?? 0) < 0;
   const lines: Line[] = [
     {
@@ -54,7 +55,14 @@ export function NitrogenLedger({ cropId, local }: { cropId: string; local: boole
         : 'no cover with a biomass and nitrogen content ahead of it',
       sign: credit && !tieUp ? '−' : '',
     },
-    { what: 'leftToBuy', label: 'Left to buy', aside: 'need less credits, never below zero' },
+    ...(planned
+      ? [{ what: 'planned', label: 'Planned to be fed', aside: 'as entered below', sign: '−' }]
+      : []),
+    {
+      what: 'leftToBuy',
+      label: 'Left to buy',
+      aside: `need less credits${planned ? ' and what is planned' : ''}, never below zero`,
+    },
   ];
   const bands = { need: bandOf(need), left: bandOf(left), credit: credit && bandOf(credit) };
   const s = scaleOf([
@@ -63,6 +71,7 @@ export function NitrogenLedger({ cropId, local }: { cropId: string; local: boole
     bands.left.high,
     bands.left.low,
     need.value - (bands.credit?.middle ?? 0),
+    need.value - (bands.credit?.middle ?? 0) - (planned?.value ?? 0),
   ]);
   const after = need.value - (bands.credit?.middle ?? 0);
   const bars = [
@@ -74,6 +83,17 @@ export function NitrogenLedger({ cropId, local }: { cropId: string; local: boole
       high: need.value - (bands.credit?.low ?? 0),
       fill: tieUp ? 'url(#section-straw)' : 'url(#section-cool-legume)',
     },
+    ...(planned
+      ? [
+          {
+            a: after,
+            b: after - planned.value,
+            low: after - planned.value,
+            high: after - planned.value,
+            fill: 'var(--rule)',
+          },
+        ]
+      : []),
     { a: 0, b: bands.left.middle, low: bands.left.low, high: bands.left.high, fill: 'none' },
   ];
   return (

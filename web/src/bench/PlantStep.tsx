@@ -1,6 +1,15 @@
 import { useState } from 'react';
 
-import { addPass, operationOf, pointerOf, removeOperation, setDay, setParams } from '../plan/edit';
+import {
+  addPass,
+  moveOperation,
+  operationOf,
+  pointerOf,
+  removeOperation,
+  setDay,
+  setSowPart,
+  setSystem,
+} from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
 import { spokenDate } from '../section/scale';
 import { FigureText } from '../ui/FigureText';
@@ -29,12 +38,14 @@ export function PlantStep() {
   }
   const plan = state.plan;
   const sow = operationOf(plan, 'sow', crop.id);
-  const p = sow?.params ?? {};
+  const rows = sow?.rows ?? {};
   const at = pointerOf(plan, 'sow', crop.id);
   const seen = state.evaluation?.crops.find((c) => c.id === crop.id);
-  const set = (change: typeof p) => session.change((d) => setParams(d, 'sow', crop.id, change));
+  const setRows = (change: typeof rows) =>
+    session.change((d) => setSowPart(d, crop.id, 'rows', change));
   const widths = us ? (['in', 'cm'] as const) : (['cm', 'in'] as const);
-  const system = p.system ?? 'no-till';
+  const own = (id: string) => plan.operations.some((o) => o.kind === 'pass' && o.id === id);
+  const strips = seen?.passes.some((x) => x.strips) ?? false;
   return (
     <>
       <BenchHead
@@ -50,26 +61,30 @@ export function PlantStep() {
         />
         <SelectField
           label="Planting pass"
-          value={system}
+          value={seen?.system ?? ''}
+          empty={seen?.system ? undefined : 'passes of its own'}
           options={knowledge.plantingSystems}
           disabled={!sow}
-          onChange={(v) => set({ system: v })}
+          onChange={(v) => {
+            const system = knowledge.plantingSystems.find((x) => x.id === v);
+            if (system) session.change((d) => setSystem(d, crop.id, system));
+          }}
         />
-        {system === 'strip-till' && (
+        {strips && (
           <>
             <QuantityField
               label="Strip width"
-              value={p.stripWidth}
+              value={rows.strip}
               units={[...widths]}
-              onChange={(q) => set({ stripWidth: q })}
-              problem={problemAt(state.problems, `${at}/stripWidth`)}
+              onChange={(q) => setRows({ strip: q })}
+              problem={problemAt(state.problems, `${at}/rows/strip`)}
             />
             <QuantityField
               label="Row width"
-              value={p.rowWidth}
+              value={rows.spacing}
               units={[...widths]}
-              onChange={(q) => set({ rowWidth: q })}
-              problem={problemAt(state.problems, `${at}/rowWidth`)}
+              onChange={(q) => setRows({ spacing: q })}
+              problem={problemAt(state.problems, `${at}/rows/spacing`)}
             />
           </>
         )}
@@ -113,14 +128,25 @@ export function PlantStep() {
         <tbody>
           {seen?.passes.map((x) => (
             <tr key={x.id} className="border-b border-rule2">
-              <td className="fig py-1">{spokenDate(x.date)}</td>
+              <td className="fig py-1">
+                {own(x.id) ? (
+                  <DateField
+                    hideLabel
+                    label={`Day of ${x.name}, ${spokenDate(x.date)}`}
+                    value={x.date}
+                    onChange={(d) => d && session.change((p) => moveOperation(p, x.id, d))}
+                  />
+                ) : (
+                  spokenDate(x.date)
+                )}
+              </td>
               <td className={x.planting ? 'font-bold' : ''}>{x.name}</td>
               <td className="fig text-right">{Math.round(x.share * 100)} %</td>
               <td className="text-right">
                 <FigureText id={x.ratingFigure} />
               </td>
               <td className="text-right">
-                {plan.operations.some((o) => o.id === x.id) && (
+                {own(x.id) && (
                   <button
                     type="button"
                     className="link text-[13px]"

@@ -1,13 +1,19 @@
 import { Link } from 'react-router';
 
 import { today } from '../api/client';
-import { operationOf, pointerOf, setDay, setParams } from '../plan/edit';
+import { operationOf, pointerOf, setDay, setMembers, setSowPart, type Of } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
 import { FigureText } from '../ui/FigureText';
 import { DateField } from '../ui/DateField';
 import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
 import { BenchHead } from './BenchHead';
 import { useCover } from './pick';
+
+type Sow = Of<'sow'>;
+type SetPart = <P extends 'rows' | 'withSeed'>(
+  name: P,
+  change: Partial<NonNullable<Sow[P]>>,
+) => void;
 
 export function SowStep() {
   const { session, state, knowledge, us } = useOpenPlan();
@@ -28,8 +34,10 @@ export function SowStep() {
   const plan = state.plan;
   const sow = operationOf(plan, 'sow', cover.id);
   const at = pointerOf(plan, 'sow', cover.id);
-  const p = sow?.params ?? {};
-  const set = (change: typeof p) => session.change((d) => setParams(d, 'sow', cover.id, change));
+  const p: Partial<NonNullable<typeof sow>> = sow ?? {};
+  const set = (change: typeof p) => session.change((d) => setMembers(d, 'sow', cover.id, change));
+  const part: SetPart = (name, change) =>
+    session.change((d) => setSowPart(d, cover.id, name, change));
   const seen = state.evaluation?.covers.find((c) => c.id === cover.id);
   const late = state.evaluation?.figures[`sow/${cover.id}/lateness`];
   const seedPlaced = state.evaluation?.figures[`sow/${cover.id}/seedPlacedLimit`];
@@ -149,29 +157,29 @@ export function SowStep() {
         />
         <QuantityField
           label="N and K₂O with the seed"
-          value={p.seedPlaced}
+          value={p.withSeed?.nAndK2O}
           units={us ? ['lb/ac', 'kg/ha'] : ['kg/ha', 'lb/ac']}
           disabled={!sow}
-          onChange={(q) => set({ seedPlaced: q })}
-          problem={problemAt(state.problems, `${at}/seedPlaced`)}
+          onChange={(q) => part('withSeed', { nAndK2O: q })}
+          problem={problemAt(state.problems, `${at}/withSeed/nAndK2O`)}
         />
         <QuantityField
           label="Opener spreads"
-          value={p.openerSpread}
+          value={p.withSeed?.openerSpread}
           units={us ? ['in', 'cm'] : ['cm', 'in']}
           placeholder={us ? '1' : '2.5'}
           disabled={!sow}
-          onChange={(q) => set({ openerSpread: q })}
-          problem={problemAt(state.problems, `${at}/openerSpread`)}
+          onChange={(q) => part('withSeed', { openerSpread: q })}
+          problem={problemAt(state.problems, `${at}/withSeed/openerSpread`)}
         />
         <QuantityField
           label="Row width"
-          value={p.rowWidth}
+          value={p.rows?.spacing}
           units={us ? ['in', 'cm'] : ['cm', 'in']}
           placeholder={us ? '7.5' : '19'}
           disabled={!sow}
-          onChange={(q) => set({ rowWidth: q })}
-          problem={problemAt(state.problems, `${at}/rowWidth`)}
+          onChange={(q) => part('rows', { spacing: q })}
+          problem={problemAt(state.problems, `${at}/rows/spacing`)}
         />
       </div>
       {seedPlaced && (

@@ -4,7 +4,7 @@ import type { Plan } from '../api/client';
 import { PlanSession } from './PlanSession';
 
 const plan = (name: string): Plan => ({
-  schemaVersion: 1,
+  schemaVersion: 2,
   id: 'p',
   fieldId: 'f',
   name,
@@ -316,6 +316,26 @@ describe('a page closed with something unsaved', () => {
     await pass(5000);
     expect(third.hasUnsaved()).toBe(false);
     expect(server.saves).toHaveLength(1);
+  });
+
+  test('written by an older version, is brought up to date and then sent', async () => {
+    away();
+    const first = open();
+    first.change((p) => ({ ...rename('typed before')(p), schemaVersion: 1 }));
+    await pass(1000);
+    first.close();
+    server.fault = (request) =>
+      new URL(request.url).pathname === '/api/formats/plan'
+        ? request.json().then((old: Plan) => json({ ...old, schemaVersion: 2 }))
+        : Promise.reject(new TypeError('no connection'));
+    const second = open();
+    expect(second.snapshot().plan.schemaVersion).toBe(2);
+    expect(second.snapshot().plan.name).toBe('first');
+    await pass(100);
+    expect(second.snapshot().plan).toMatchObject({ name: 'typed before', schemaVersion: 2 });
+    server.fault = undefined;
+    await pass(30_000);
+    expect(server.saves).toEqual(['typed before']);
   });
 
   test('meets what others saved in the meantime with a choice', async () => {

@@ -219,10 +219,25 @@ export class PlanSession {
     void this.flush();
   }
 
-  /** Takes up what an earlier page could not save. */
+  /** Takes up what an earlier page could not save; what an older version of the page wrote is brought up to date first. */
   private resume(saved: Saved) {
     const draft = drafts.find<Draft>(this.who, saved.plan.id);
     if (!draft) return;
+    if (draft.plan.schemaVersion === saved.plan.schemaVersion) this.takeUp(draft, saved);
+    else void this.bringUpToDate(draft, saved);
+  }
+
+  private async bringUpToDate(draft: Draft, saved: Saved) {
+    try {
+      const plan = taken(await api.POST('/api/formats/plan', { body: draft.plan }));
+      this.takeUp({ ...draft, plan }, saved);
+    } catch (e) {
+      // the draft stays where it is, for the next page
+      this.failed(e);
+    }
+  }
+
+  private takeUp(draft: Draft, saved: Saved) {
     const text = JSON.stringify(draft.plan);
     if (text === JSON.stringify(saved.plan)) {
       drafts.drop(this.who, saved.plan.id);
@@ -230,12 +245,7 @@ export class PlanSession {
     }
     this.dirty = true;
     if (draft.requestId) this.pending = { text, requestId: draft.requestId };
-    this.state = {
-      ...this.state,
-      plan: draft.plan,
-      revision: draft.revision,
-      save: { kind: 'saving' },
-    };
+    this.set({ plan: draft.plan, revision: draft.revision, save: { kind: 'saving' } });
     void this.flush().then(async () => {
       // the server had it already, and others have saved since
       if (!this.hasUnsaved() && this.state.revision < saved.revision) await this.takeTheirs();

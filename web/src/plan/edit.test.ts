@@ -16,13 +16,16 @@ import {
   setCover,
   setCrop,
   setDay,
-  setParams,
+  setEnding,
+  setMembers,
+  setSowPart,
+  setSystem,
   setWhen,
   tidy,
 } from './edit';
 
 const empty: Plan = {
-  schemaVersion: 1,
+  schemaVersion: 2,
   id: 'p',
   fieldId: 'f',
   crops: [],
@@ -55,9 +58,10 @@ describe('editing a plan', () => {
 
   test('moving a date keeps what the operation carries', () => {
     const { plan, corn } = planted();
-    const strip = setParams(plan, 'sow', corn, { system: 'strip-till' });
-    expect(operationOf(setDay(strip, 'sow', corn, '2027-06-01'), 'sow', corn)?.params).toEqual({
-      system: 'strip-till',
+    const deep = setMembers(plan, 'sow', corn, { depth: { value: 2, unit: 'in' } });
+    expect(operationOf(setDay(deep, 'sow', corn, '2027-06-01'), 'sow', corn)?.depth).toEqual({
+      value: 2,
+      unit: 'in',
     });
   });
 
@@ -88,8 +92,72 @@ describe('editing a plan', () => {
     const { plan } = planted();
     const passed = addPass(plan, 'tandem-disc', '2027-04-01');
     const pass = passed.operations.find((o) => o.kind === 'pass')!;
-    expect(pass.params).toEqual({ operation: 'tandem-disc' });
+    expect(pass).toMatchObject({ tool: 'tandem-disc' });
     expect(removeOperation(passed, pass.id)).toEqual(plan);
+  });
+
+  const full = {
+    id: 'full-width',
+    name: 'Full width',
+    steps: [
+      { operation: 'tandem-disc', daysBefore: 14 },
+      { operation: 'field-cultivator', daysBefore: 1 },
+      { operation: 'row-planter', daysBefore: 0 },
+    ],
+  };
+  const none = {
+    id: 'no-till',
+    name: 'No-till',
+    steps: [{ operation: 'no-till-planter', daysBefore: 0 }],
+  };
+
+  test('a system writes its passes, which follow the planting; another takes their place and no other’s', () => {
+    const { plan, corn } = planted();
+    const own = addPass(plan, 'rotary-hoe', '2027-06-01');
+    const worked = setSystem(own, corn, full);
+    const sow = operationOf(worked, 'sow', corn)!;
+    expect(sow.tool).toBe('row-planter');
+    expect(
+      worked.operations.filter((o) => o.kind === 'pass').map((o) => [o.tool, o.when.offset?.days]),
+    ).toEqual([
+      ['rotary-hoe', undefined],
+      ['tandem-disc', -14],
+      ['field-cultivator', -1],
+    ]);
+    const free = setSystem(worked, corn, none);
+    expect(free.operations.filter((o) => o.kind === 'pass')).toHaveLength(1);
+    expect(operationOf(free, 'sow', corn)?.tool).toBe('no-till-planter');
+  });
+
+  test('a pass of a system is moved by itself, and goes with the planting it follows', () => {
+    const { plan, corn } = planted();
+    const worked = setSystem(plan, corn, full);
+    const disc = operationOf(worked, 'pass', corn)!;
+    const moved = moveOperation(worked, disc.id, '2027-04-02');
+    expect(operationOf(moved, 'pass', corn)?.when).toEqual({ on: '2027-04-02' });
+    const unplanted = setDay(worked, 'sow', corn, '');
+    expect(unplanted.operations.some((o) => o.kind === 'pass')).toBe(false);
+  });
+
+  test('parts of a sowing come and go as wholes', () => {
+    const { plan, cover } = planted();
+    const spread = setSowPart(plan, cover, 'withSeed', { openerSpread: { value: 3, unit: 'cm' } });
+    expect(operationOf(spread, 'sow', cover)?.withSeed).toEqual({
+      openerSpread: { value: 3, unit: 'cm' },
+    });
+    expect(setSowPart(spread, cover, 'withSeed', { openerSpread: undefined })).toEqual(plan);
+  });
+
+  test('a second pass follows the first, and goes with it', () => {
+    const { plan, cover } = planted();
+    const rolled = setEnding(plan, cover, 0, { method: 'roller-crimper' });
+    const twice = setEnding(rolled, cover, 1, { method: 'burndown', afterDays: 3 });
+    expect(operationOf(twice, 'end', cover)?.passes).toMatchObject([
+      { method: 'roller-crimper' },
+      { method: 'burndown', afterDays: 3 },
+    ]);
+    expect(setEnding(twice, cover, 1, undefined)).toEqual(rolled);
+    expect(operationOf(setEnding(twice, cover, 0, undefined), 'end', cover)?.passes).toEqual([]);
   });
 
   test('the plan given is never changed', () => {
@@ -97,7 +165,7 @@ describe('editing a plan', () => {
     const before = JSON.stringify(plan);
     removeCrop(plan, corn);
     setDay(plan, 'end', cover, '2027-01-01');
-    setParams(plan, 'sow', corn, { system: 'x' });
+    setMembers(plan, 'sow', corn, { tool: 'x' });
     expect(JSON.stringify(plan)).toBe(before);
   });
 
@@ -137,7 +205,7 @@ describe('editing a plan', () => {
     expect(cover.place).toEqual({ relation: 'into', cropId: corn, kind: 'interseeded' });
     expect(operationOf(into, 'sow', cover.id)).toMatchObject({
       when: { on: '2027-06-10' },
-      params: { method: 'broadcast-incorporated' },
+      method: 'broadcast-incorporated',
     });
   });
 });

@@ -1,13 +1,22 @@
 import type { Plan, Schemas } from '../api/client';
 import { addDays } from '../section/scale';
 
-type Operation = Schemas['OperationEntry'];
-type Params = Schemas['ParamsEntry'];
+type Operation = Schemas['Operation'];
 type Cover = Schemas['CoverEntry'];
 type Crop = Schemas['CropEntry'];
 export type Kind = Operation['kind'];
+/** An operation of a kind. */
+export type Of<K extends Kind> = Extract<Operation, { kind: K }>;
+/** What a day alone can stand for. */
+type Dated = 'sow' | 'end' | 'harvest';
+/** Something that may be done more than once, with what it carries. */
+export type Doing =
+  | Pick<Of<'graze'>, 'kind' | 'takePercent'>
+  | Pick<Of<'irrigate'>, 'kind' | 'depth'>
+  | Pick<Of<'feed'>, 'kind' | 'material' | 'rate' | 'rateOf'>;
 type When = Operation['when'];
 type Place = Cover['place'];
+type System = Schemas['PlantingSystemView'];
 
 export const newId = (letter: string) => letter + crypto.randomUUID().slice(0, 8);
 
@@ -16,16 +25,21 @@ export function tidy<T extends object>(o: T): T {
   return Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as T;
 }
 
-export const operationOf = (plan: Plan, kind: string, subject: string) =>
-  plan.operations.find((o) => o.kind === kind && o.subject === subject);
+export const operationOf = <K extends Kind>(plan: Plan, kind: K, subject: string) =>
+  plan.operations.find((o): o is Of<K> => o.kind === kind && o.subject === subject);
 
-export const pointerOf = (plan: Plan, kind: string, subject: string) =>
-  `/operations/${plan.operations.findIndex((o) => o.kind === kind && o.subject === subject)}/params`;
+export const pointerOf = (plan: Plan, kind: Kind, subject: string) =>
+  `/operations/${plan.operations.findIndex((o) => o.kind === kind && o.subject === subject)}`;
 
-/** Dates something; an empty day takes the operation out. */
-export function setDay(plan: Plan, kind: string, subject: string, day: string): Plan {
-  const rest = plan.operations.filter((o) => !(o.kind === kind && o.subject === subject));
-  if (!day) return { ...plan, operations: rest };
+const fresh = (kind: Dated, subject: string, when: When): Operation =>
+  kind === 'end'
+    ? { id: newId('o'), kind, subject, when, passes: [] }
+    : { id: newId('o'), kind, subject, when };
+
+/** Dates something; an empty day removes the operation. */
+export function setDay(plan: Plan, kind: Dated, subject: string, day: string): Plan {
+  const gone = operationOf(plan, kind, subject);
+  if (!day) return gone ? removeOperation(plan, gone.id) : plan;
   const old = operationOf(plan, kind, subject);
   if (old) {
     return {
@@ -35,16 +49,16 @@ export function setDay(plan: Plan, kind: string, subject: string, day: string): 
   }
   return {
     ...plan,
-    operations: [...plan.operations, { id: newId('o'), kind, subject, when: { on: day } }],
+    operations: [...plan.operations, fresh(kind, subject, { on: day })],
   };
 }
 
 /** Dates something in one of its ways; an operation that is not there yet is made. */
-export function setWhen(plan: Plan, kind: string, subject: string, when: When): Plan {
+export function setWhen(plan: Plan, kind: Dated, subject: string, when: When): Plan {
   const old = operationOf(plan, kind, subject);
   return old
     ? { ...plan, operations: plan.operations.map((o) => (o === old ? { ...o, when } : o)) }
-    : { ...plan, operations: [...plan.operations, { id: newId('o'), kind, subject, when }] };
+    : { ...plan, operations: [...plan.operations, fresh(kind, subject, when)] };
 }
 
 /** Moves an operation to another day. */
@@ -64,20 +78,69 @@ export const moveSubject = (plan: Plan, subject: string, days: number): Plan => 
 });
 
 /** Changes what an operation carries; without the operation there is nothing to change. */
-export function setParams(
+export function setMembers<K extends Kind>(
   plan: Plan,
-  kind: string,
+  kind: K,
   subject: string,
-  change: Partial<Params>,
+  change: Partial<Of<K>>,
 ): Plan {
   return {
     ...plan,
     operations: plan.operations.map((o) =>
-      o.kind === kind && o.subject === subject
-        ? { ...o, params: tidy({ ...o.params, ...change }) }
-        : o,
+      o.kind === kind && o.subject === subject ? (tidy({ ...o, ...change }) as Operation) : o,
     ),
   };
+}
+
+/** Changes members that lie within one of a sowing's; one of which nothing is left goes. */
+export function setSowPart<P extends 'rows' | 'withSeed'>(
+  plan: Plan,
+  subject: string,
+  part: P,
+  change: Partial<NonNullable<Of<'sow'>[P]>>,
+): Plan {
+  const now = tidy({ ...operationOf(plan, 'sow', subject)?.[part], ...change });
+  return setMembers(plan, 'sow', subject, {
+    [part]: Object.keys(now).length > 0 ? now : undefined,
+  });
+}
+
+/** Changes one of the passes that end a cover, or removes it; a first pass that goes takes those after it along. */
+export function setEnding(
+  plan: Plan,
+  coverId: string,
+  index: number,
+  change: { method?: string; afterDays?: number } | undefined,
+): Plan {
+  const passes = operationOf(plan, 'end', coverId)?.passes ?? [];
+  const old = passes[index];
+  const rest = (from: number) => (index === 0 && !change ? [] : passes.slice(from));
+  const method = change?.method ?? old?.method;
+  const now = change && method ? [tidy({ id: newId('e'), ...old, ...change, method })] : [];
+  return setMembers(plan, 'end', coverId, {
+    passes: [...passes.slice(0, index), ...now, ...rest(index + 1)],
+  });
+}
+
+/** Puts a crop in by a planting system: its passes before the planting take the place of those of another system. */
+export function setSystem(plan: Plan, cropId: string, system: System): Plan {
+  const sow = operationOf(plan, 'sow', cropId);
+  const planter = system.steps.at(-1);
+  if (!sow || !planter) return plan;
+  const kept = plan.operations.filter(
+    (o) => !(o.kind === 'pass' && o.subject === cropId && o.system !== undefined),
+  );
+  const passes = system.steps.slice(0, -1).map((s): Of<'pass'> => ({
+    id: newId('o'),
+    kind: 'pass',
+    subject: cropId,
+    when: { offset: { from: sow.id, days: -s.daysBefore } },
+    tool: s.operation,
+    system: system.id,
+  }));
+  return setMembers({ ...plan, operations: [...kept, ...passes] }, 'sow', cropId, {
+    tool: planter.operation,
+  });
 }
 
 export const setCover = (plan: Plan, id: string, change: Partial<Cover>): Plan => ({
@@ -95,7 +158,7 @@ export const addCrop = (plan: Plan, crop: string): Plan => ({
   crops: [...plan.crops, { id: newId('c'), crop }],
 });
 
-/** Takes a crop out with its operations and the covers that stand by it. */
+/** Removes a crop with its operations and the covers that belong to it. */
 export function removeCrop(plan: Plan, id: string): Plan {
   const gone = new Set([id, ...plan.covers.filter((c) => c.place.cropId === id).map((c) => c.id)]);
   return {
@@ -123,7 +186,7 @@ export function addCoverInto(
   const id = newId('v');
   const cover: Cover = { id, place: { relation: 'into', cropId, kind } };
   const dated = setDay({ ...plan, covers: [...plan.covers, cover] }, 'sow', id, sown);
-  return setParams(dated, 'sow', id, { method });
+  return setMembers(dated, 'sow', id, { method });
 }
 
 export const removeCover = (plan: Plan, id: string): Plan => ({
@@ -132,47 +195,35 @@ export const removeCover = (plan: Plan, id: string): Plan => ({
   operations: plan.operations.filter((o) => o.subject !== id),
 });
 
-export const addPass = (plan: Plan, operation: string, day: string): Plan => ({
+export const addPass = (plan: Plan, tool: string, day: string): Plan => ({
   ...plan,
-  operations: [
-    ...plan.operations,
-    { id: newId('o'), kind: 'pass', when: { on: day }, params: { operation } },
-  ],
+  operations: [...plan.operations, { id: newId('o'), kind: 'pass', when: { on: day }, tool }],
 });
 
-/** Something that may be done more than once: stock on a cover, water on a stand. */
-export const addDoing = (
-  plan: Plan,
-  kind: Kind,
-  subject: string,
-  day: string,
-  params: NonNullable<Operation['params']>,
-): Plan => ({
+/** Adds something that may be done more than once: stock on a cover, water on a stand, nitrogen for a crop. */
+export const addDoing = (plan: Plan, subject: string, day: string, what: Doing): Plan => ({
   ...plan,
-  operations: [...plan.operations, { id: newId('o'), kind, subject, when: { on: day }, params }],
+  operations: [...plan.operations, { id: newId('o'), subject, when: { on: day }, ...what }],
 });
 
 /** Changes one operation by its id. */
 export const setDoing = (
   plan: Plan,
   id: string,
-  change: { day?: string; params?: NonNullable<Operation['params']> },
+  change: { day?: string; what?: Partial<Doing> },
 ): Plan => ({
   ...plan,
   operations: plan.operations.map((o) =>
     o.id === id
-      ? {
-          ...o,
-          when: change.day ? { on: change.day } : o.when,
-          params: change.params ? { ...o.params, ...change.params } : o.params,
-        }
+      ? ({ ...o, ...change.what, when: change.day ? { on: change.day } : o.when } as Operation)
       : o,
   ),
 });
 
+/** Removes an operation, with those whose day follows it. */
 export const removeOperation = (plan: Plan, id: string): Plan => ({
   ...plan,
-  operations: plan.operations.filter((o) => o.id !== id),
+  operations: plan.operations.filter((o) => o.id !== id && o.when.offset?.from !== id),
 });
 
 /** Moves an entry of a list one place up or down. */

@@ -74,6 +74,7 @@ export const section: Section = {
       depthCm: 25,
       share: 1,
       planting: true,
+      strips: false,
       ratingFigure: '',
     },
     {
@@ -83,6 +84,7 @@ export const section: Section = {
       depthCm: 0,
       share: 0,
       planting: false,
+      strips: false,
       ratingFigure: '',
     },
   ],

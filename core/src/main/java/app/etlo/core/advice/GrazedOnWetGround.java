@@ -24,8 +24,8 @@ final class GrazedOnWetGround extends Judgement {
                 .filter(c ->
                         wet && c.end().map(e -> e.method().id().equals("graze")).orElse(false))
                 .flatMap(c -> c.next().stream()
-                        .filter(n -> "no-till".equals(s.systems().get(n.id()))
-                                && n.planted().isPresent())
+                        .filter(n ->
+                                s.untilled().contains(n.id()) && n.planted().isPresent())
                         .map(n -> note(
                                 n.id() + "/" + c.id(),
                                 c.end().map(e -> e.date()),

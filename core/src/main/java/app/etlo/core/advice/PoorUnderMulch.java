@@ -21,7 +21,7 @@ final class PoorUnderMulch extends Judgement {
         return s.covers().stream()
                 .flatMap(c -> c.next().stream()
                         .filter(n -> n.crop().growing().mulchTolerance().equals("poor"))
-                        .filter(n -> "no-till".equals(s.systems().get(n.id())))
+                        .filter(n -> s.untilled().contains(n.id()))
                         .filter(n -> n.planted().isPresent() && c.sown().isPresent())
                         .map(n -> note(
                                 n.id(),

@@ -35,8 +35,7 @@ final class RootHarvestInWetSeason extends Judgement {
         boolean late = first.harvested()
                 .flatMap(h -> s.frost().map(f -> h.isAfter(f.firstAutumn().atYear(h.getYear()))))
                 .orElse(false);
-        boolean noTill = "no-till".equals(s.systems().get(second.id()))
-                && second.planted().isPresent();
+        boolean noTill = s.untilled().contains(second.id()) && second.planted().isPresent();
         return root && late && noTill
                 ? Optional.of(note(
                         second.id(),

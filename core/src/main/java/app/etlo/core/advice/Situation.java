@@ -26,6 +26,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * What the judgements look at: the plan worked out, as far as it goes.
@@ -33,7 +34,7 @@ import java.util.Optional;
  * @param crops in time
  * @param windows between and inside the crops, in time
  * @param passes over the ground, in time
- * @param systems planting system by crop
+ * @param untilled crops that are planted without tillage since the harvest before
  * @param typed the numbers the adviser typed, with the span in which each is believed
  */
 public record Situation(
@@ -47,7 +48,7 @@ public record Situation(
         List<Window> windows,
         FieldFacts field,
         List<Pass> passes,
-        Map<String, String> systems,
+        Set<String> untilled,
         Optional<Weather> weather) {
 
     /**

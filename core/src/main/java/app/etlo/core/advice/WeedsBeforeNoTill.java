@@ -20,8 +20,7 @@ final class WeedsBeforeNoTill extends Judgement {
     @Override
     public Stream<Note> judge(Situation s) {
         return s.crops().stream()
-                .filter(c ->
-                        "no-till".equals(s.systems().get(c.id())) && c.planted().isPresent())
+                .filter(c -> s.untilled().contains(c.id()) && c.planted().isPresent())
                 .findFirst()
                 .stream()
                 .flatMap(c -> s.field().weeds().stream()

@@ -1,6 +1,6 @@
 package app.etlo.core.ground;
 
-/** What the events of a day do to the state. */
+/** What events do to the state. */
 final class EventEffects {
     private static final double FLOWERING = 1;
     private static final double RIPE = 2;
@@ -9,29 +9,20 @@ final class EventEffects {
 
     private EventEffects() {}
 
-    static void apply(GroundEvent event, GroundState s) {
-        switch (event.rank()) {
-            case 0 -> harvest((GroundEvent.Harvest) event, s);
-            case 1 -> terminate((GroundEvent.Terminate) event, s);
-            case 2 -> graze((GroundEvent.Graze) event, s);
-            case 3 -> pass((GroundEvent.Pass) event, s);
-            case 4 -> {
-                double n = ((GroundEvent.Fertilise) event).nitrogenGM2();
-                s.nitrate[0] += n;
-                s.books.fertiliserN += n;
-            }
-            case 5 -> s.irrigationMm += ((GroundEvent.Irrigate) event).mm();
-            case 6 -> sow((GroundEvent.Sow) event, s);
-            case 7 -> observe((GroundEvent.Observe) event, s);
-            default -> throw new IllegalArgumentException("no effect of rank " + event.rank());
-        }
+    static void fertilise(GroundEvent.Fertilise e, GroundState s) {
+        s.nitrate[0] += e.nitrogenGM2();
+        s.books.fertiliserN += e.nitrogenGM2();
+    }
+
+    static void irrigate(GroundEvent.Irrigate e, GroundState s) {
+        s.irrigationMm += e.mm();
     }
 
     private static boolean isLive(GroundState s, int p) {
         return s.status[p] == GroundState.IN_SEEDBED || s.status[p] == GroundState.UP;
     }
 
-    private static void harvest(GroundEvent.Harvest e, GroundState s) {
+    static void harvest(GroundEvent.Harvest e, GroundState s) {
         int p = e.plant();
         if (!isLive(s, p)) {
             return;
@@ -44,7 +35,7 @@ final class EventEffects {
         s.leave(p);
     }
 
-    private static void terminate(GroundEvent.Terminate e, GroundState s) {
+    static void terminate(GroundEvent.Terminate e, GroundState s) {
         for (int i = s.liveCount - 1; i >= 0; i--) {
             int p = s.live[i];
             if (p < e.killedShare().size()) {
@@ -66,7 +57,7 @@ final class EventEffects {
         }
     }
 
-    private static void graze(GroundEvent.Graze e, GroundState s) {
+    static void graze(GroundEvent.Graze e, GroundState s) {
         for (int i = 0; i < s.liveCount; i++) {
             int p = s.live[i];
             double mass = s.mass[p] * e.eatenShare();
@@ -82,12 +73,12 @@ final class EventEffects {
         }
     }
 
-    private static void pass(GroundEvent.Pass e, GroundState s) {
+    static void pass(GroundEvent.Pass e, GroundState s) {
         s.standing.move(e.flattenedShare(), s.surface);
         s.surface.move(1 - e.keptShare(), s.mixed);
     }
 
-    private static void sow(GroundEvent.Sow e, GroundState s) {
+    static void sow(GroundEvent.Sow e, GroundState s) {
         int p = e.plant();
         if (s.status[p] != GroundState.NOT_SOWN || e.plantsM2() <= 0) {
             return;
@@ -101,7 +92,7 @@ final class EventEffects {
         s.join(p);
     }
 
-    private static void observe(GroundEvent.Observe e, GroundState s) {
+    static void observe(GroundEvent.Observe e, GroundState s) {
         int p = e.plant();
         if (s.status[p] != GroundState.UP) {
             return;

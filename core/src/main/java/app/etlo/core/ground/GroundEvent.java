@@ -4,9 +4,9 @@ import java.util.Comparator;
 import java.util.List;
 
 /**
- * Something done to the ground on a day, as plain effects; methods and machines are not known here. On one day they act in the
- * order harvest, terminate, graze, pass, fertilise, irrigate, sow, observe; of the same kind by their key. So it does not
- * matter in which order they are given.
+ * Something done to the ground on a day, as plain effects; methods and machines are not known here. On one day they act by their
+ * place in it; of the same place by their key. So it does not matter in which order they are given. Without a place of their own:
+ * harvest 100, terminate 200, graze 300, pass 400, fertilise 500, irrigate 600, sow 700, observe last.
  */
 public sealed interface GroundEvent {
     /** Days from the start of the simulation. */
@@ -16,10 +16,13 @@ public sealed interface GroundEvent {
     String key();
 
     /** Place among the events of a day. */
-    int rank();
+    int place();
+
+    /** Does what it does to the state; nothing to a plant that is not there. */
+    void actOn(GroundState state);
 
     Comparator<GroundEvent> ORDER = Comparator.comparingInt(GroundEvent::day)
-            .thenComparingInt(GroundEvent::rank)
+            .thenComparingInt(GroundEvent::place)
             .thenComparing(GroundEvent::key);
 
     /**
@@ -30,11 +33,27 @@ public sealed interface GroundEvent {
      * @param standingShare of what remains that stays upright, 0 to 1
      */
     record Harvest(
-            int day, String key, int plant, double removedShare, double removedNitrogenShare, double standingShare)
+            int day,
+            int place,
+            String key,
+            int plant,
+            double removedShare,
+            double removedNitrogenShare,
+            double standingShare)
             implements GroundEvent {
+        public Harvest(
+                int day,
+                String key,
+                int plant,
+                double removedShare,
+                double removedNitrogenShare,
+                double standingShare) {
+            this(day, 100, key, plant, removedShare, removedNitrogenShare, standingShare);
+        }
+
         @Override
-        public int rank() {
-            return 0;
+        public void actOn(GroundState state) {
+            EventEffects.harvest(this, state);
         }
     }
 
@@ -44,9 +63,19 @@ public sealed interface GroundEvent {
      * @param killedShare by plant, 0 to 1, before and after it flowers; plants beyond the list are spared
      * @param standingShare of the killed tops that stays upright, 0 to 1
      */
-    record Terminate(int day, String key, List<Kill> killedShare, double standingShare) implements GroundEvent {
+    record Terminate(int day, int place, String key, List<Kill> killedShare, double standingShare)
+            implements GroundEvent {
+        public Terminate(int day, String key, List<Kill> killedShare, double standingShare) {
+            this(day, 200, key, killedShare, standingShare);
+        }
+
         public Terminate {
             killedShare = List.copyOf(killedShare);
+        }
+
+        @Override
+        public void actOn(GroundState state) {
+            EventEffects.terminate(this, state);
         }
 
         /** Of the first plants, without those spared behind the last it harms. */
@@ -56,11 +85,6 @@ public sealed interface GroundEvent {
                 n--;
             }
             return killedShare.subList(0, n);
-        }
-
-        @Override
-        public int rank() {
-            return 1;
         }
     }
 
@@ -75,10 +99,14 @@ public sealed interface GroundEvent {
      * @param eatenShare of the living tops, 0 to 1
      * @param returnedShare of the nitrogen eaten that comes back as mineral nitrogen, 0 to 1
      */
-    record Graze(int day, String key, double eatenShare, double returnedShare) implements GroundEvent {
+    record Graze(int day, int place, String key, double eatenShare, double returnedShare) implements GroundEvent {
+        public Graze(int day, String key, double eatenShare, double returnedShare) {
+            this(day, 300, key, eatenShare, returnedShare);
+        }
+
         @Override
-        public int rank() {
-            return 2;
+        public void actOn(GroundState state) {
+            EventEffects.graze(this, state);
         }
     }
 
@@ -88,25 +116,37 @@ public sealed interface GroundEvent {
      * @param keptShare of the flat residue that stays on top, 0 to 1; the rest is mixed in
      * @param flattenedShare of standing residue laid flat, 0 to 1
      */
-    record Pass(int day, String key, double keptShare, double flattenedShare) implements GroundEvent {
+    record Pass(int day, int place, String key, double keptShare, double flattenedShare) implements GroundEvent {
+        public Pass(int day, String key, double keptShare, double flattenedShare) {
+            this(day, 400, key, keptShare, flattenedShare);
+        }
+
         @Override
-        public int rank() {
-            return 3;
+        public void actOn(GroundState state) {
+            EventEffects.pass(this, state);
         }
     }
 
     /** Nitrogen that plants can take, into the top layer, g/m2. */
-    record Fertilise(int day, String key, double nitrogenGM2) implements GroundEvent {
+    record Fertilise(int day, int place, String key, double nitrogenGM2) implements GroundEvent {
+        public Fertilise(int day, String key, double nitrogenGM2) {
+            this(day, 500, key, nitrogenGM2);
+        }
+
         @Override
-        public int rank() {
-            return 4;
+        public void actOn(GroundState state) {
+            EventEffects.fertilise(this, state);
         }
     }
 
-    record Irrigate(int day, String key, double mm) implements GroundEvent {
+    record Irrigate(int day, int place, String key, double mm) implements GroundEvent {
+        public Irrigate(int day, String key, double mm) {
+            this(day, 600, key, mm);
+        }
+
         @Override
-        public int rank() {
-            return 5;
+        public void actOn(GroundState state) {
+            EventEffects.irrigate(this, state);
         }
     }
 
@@ -116,10 +156,14 @@ public sealed interface GroundEvent {
      * @param plantsM2 that come up where nothing fails
      * @param onSurface whether it lies on top and depends on the top layer alone
      */
-    record Sow(int day, String key, int plant, double plantsM2, boolean onSurface) implements GroundEvent {
+    record Sow(int day, int place, String key, int plant, double plantsM2, boolean onSurface) implements GroundEvent {
+        public Sow(int day, String key, int plant, double plantsM2, boolean onSurface) {
+            this(day, 700, key, plant, plantsM2, onSurface);
+        }
+
         @Override
-        public int rank() {
-            return 6;
+        public void actOn(GroundState state) {
+            EventEffects.sow(this, state);
         }
     }
 
@@ -143,8 +187,13 @@ public sealed interface GroundEvent {
             double heightFactor)
             implements GroundEvent {
         @Override
-        public int rank() {
-            return 7;
+        public void actOn(GroundState state) {
+            EventEffects.observe(this, state);
+        }
+
+        @Override
+        public int place() {
+            return Integer.MAX_VALUE;
         }
     }
 }

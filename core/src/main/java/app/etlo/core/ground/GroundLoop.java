@@ -29,7 +29,7 @@ final class GroundLoop {
         for (int d = from; d < to; d++) {
             weatherOf(member, d, s);
             for (; next < script.events.length && script.events[next].day() == d; next++) {
-                EventEffects.apply(script.events[next], s);
+                script.events[next].actOn(s);
             }
             day(s);
             watcher.endOfDay(s);

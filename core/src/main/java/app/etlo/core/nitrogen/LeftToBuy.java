@@ -34,6 +34,19 @@ public record LeftToBuy(
             Source.identity("need less credits, never below zero"),
             "need",
             "credit");
+    private static final Formula LEFT_FED = Formula.of(
+            "Nitrogen left to buy",
+            "max(need - credit - planned, 0)",
+            Source.identity("need less credits and what is planned to be fed, never below zero"),
+            "need",
+            "credit",
+            "planned");
+    private static final Formula ALL_FED = Formula.of(
+            "Nitrogen left to buy",
+            "max(need - planned, 0)",
+            Source.identity("need less what is planned to be fed, never below zero"),
+            "need",
+            "planned");
     private static final Formula PRODUCT = Formula.of(
             "Product for the nitrogen left to buy",
             "left / (analysis / 100 * available / 100)",
@@ -56,20 +69,25 @@ public record LeftToBuy(
      * What is left to buy.
      *
      * @param credit in kg/ha, as computed from the cover ahead of the crop; none without a cover
+     * @param planned in kg/ha, what the plan's own feedings bring
      * @param price per mass of product
      */
     public static LeftToBuy of(
             String prefix,
             Figure need,
             Optional<Figure> credit,
+            Optional<Figure> planned,
             Optional<Product> product,
             Optional<Quantity> price,
             Figure fieldArea) {
         Input needed = Input.figure("need", need, Unit.KG_PER_HA);
         String id = prefix + "/leftToBuy";
-        Figure left = credit.map(c -> LEFT.figure(
-                        id, "Left to buy", Unit.KG_PER_HA, needed, Input.figure("credit", c, Unit.KG_PER_HA)))
-                .orElseGet(() -> ALL.figure(id, "Left to buy", Unit.KG_PER_HA, needed));
+        List<Input> inputs = new ArrayList<>(List.of(needed));
+        credit.ifPresent(c -> inputs.add(Input.figure("credit", c, Unit.KG_PER_HA)));
+        planned.ifPresent(p -> inputs.add(Input.figure("planned", p, Unit.KG_PER_HA)));
+        Formula rule =
+                planned.isPresent() ? (credit.isPresent() ? LEFT_FED : ALL_FED) : (credit.isPresent() ? LEFT : ALL);
+        Figure left = rule.figure(id, "Left to buy", Unit.KG_PER_HA, inputs.toArray(Input[]::new));
         Optional<Figure> mass = product.map(p -> product(prefix, left, p));
         Optional<Figure> volume =
                 product.flatMap(p -> p.densityLbPerGal().map(d -> volume(prefix, mass.orElseThrow(), p, d)));

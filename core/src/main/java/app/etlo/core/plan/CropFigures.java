@@ -5,10 +5,10 @@ import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.nitrogen.CoverCredit;
 import app.etlo.core.nitrogen.LeftToBuy;
 import app.etlo.core.nitrogen.Need;
+import app.etlo.core.nitrogen.PlannedNitrogen;
 import app.etlo.core.plan.Evaluated.CropResult;
 import app.etlo.core.plan.PlanDocument.CropEntry;
 import app.etlo.core.plan.PlanDocument.NitrogenEntry;
-import app.etlo.core.plan.PlanDocument.ParamsEntry;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.GrainYield;
 import app.etlo.core.tillage.DisturbanceRating;
@@ -91,11 +91,12 @@ final class CropFigures {
         if (!planting.isEmpty()) {
             keep(DisturbanceRating.sum(prefix, ratings));
             keep(StripShare.ofPlanting(prefix, planting));
-            ParamsEntry p = timeline.params("sow", crop.id());
-            boolean strips = p.system().map("strip-till"::equals).orElse(false);
-            p.stripWidth()
-                    .filter(s -> strips)
-                    .ifPresent(s -> p.rowWidth().ifPresent(r -> keep(StripShare.of(prefix, s, r))));
+            timeline.sow(crop.id())
+                    .flatMap(Operation.Sow::rows)
+                    .filter(r ->
+                            planting.stream().anyMatch(p -> p.operation().use().equals("strip")))
+                    .ifPresent(r ->
+                            r.strip().ifPresent(s -> r.spacing().ifPresent(w -> keep(StripShare.of(prefix, s, w)))));
         }
         crop.harvested()
                 .ifPresent(h -> keep(HarvestResidue.of(
@@ -104,6 +105,18 @@ final class CropFigures {
                         crop.yieldGoal().flatMap(q -> GrainYield.asMass(q, crop.crop())))));
         feed(entry, crop, ahead.flatMap(Situation.Cover::credit));
         return new CropResult(crop, passes, planting, ahead.map(Situation.Cover::id));
+    }
+
+    /** Nitrogen that the plan's own feeding brings; empty without one. */
+    private Optional<Figure> planned(String prefix, String cropId) {
+        List<Timeline.Feeding> all = timeline.feedings(cropId);
+        return all.isEmpty()
+                ? Optional.empty()
+                : Optional.of(keep(PlannedNitrogen.of(
+                        prefix,
+                        all.stream()
+                                .map(f -> new PlannedNitrogen.Application(f.product(), f.date(), f.nitrogenKgHa()))
+                                .toList())));
     }
 
     private void feed(CropEntry entry, CropInTime crop, Optional<CoverCredit> credit) {
@@ -121,6 +134,7 @@ final class CropFigures {
                     prefix,
                     f,
                     credit.map(CoverCredit::credit),
+                    planned(prefix, crop.id()),
                     n.flatMap(NitrogenEntry::product)
                             .map(p -> knowledge.products().get(p)),
                     n.flatMap(NitrogenEntry::productPrice),

@@ -63,10 +63,7 @@ public final class DifferenceWords {
         if (rest.get(0).equals("mix") && rest.size() > 2 && rest.get(1).equals("components")) {
             return component(who, rest, d);
         }
-        return change(
-                who + ": "
-                        + words(rest.stream().filter(w -> !w.equals("params")).toList()),
-                d);
+        return change(who + ": " + words(rest), d);
     }
 
     private String operation(String who, Difference d) {
@@ -107,6 +104,11 @@ public final class DifferenceWords {
             JsonNode days = date.at("/countedBack/days");
             String back = days.isNumber() ? values.of(days) + " days" : "its days to maturity";
             return back + " before " + values.of(date.at("/countedBack/from"));
+        }
+        if (date.has("offset")) {
+            int days = date.at("/offset/days").asInt();
+            return Math.abs(days) + (Math.abs(days) == 1 ? " day " : " days ") + (days < 0 ? "before" : "after")
+                    + " the operation it follows";
         }
         return values.of(date.path("on"));
     }

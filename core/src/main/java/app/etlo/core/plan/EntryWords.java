@@ -74,6 +74,7 @@ final class EntryWords {
             case "end" -> who + "ended";
             case "graze" -> who + "grazed";
             case "irrigate" -> who + "watered";
+            case "feed" -> who + "fed";
             case "harvest" -> who + "harvested";
             default -> who + pass(o);
         };
@@ -82,7 +83,7 @@ final class EntryWords {
     private String pass(JsonNode operation) {
         return knowledge
                 .operations()
-                .find(operation.at("/params/operation").asText())
+                .find(operation.path("tool").asText())
                 .map(p -> p.name().toLowerCase(Locale.ROOT))
                 .orElse("a pass");
     }

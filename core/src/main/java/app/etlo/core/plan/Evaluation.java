@@ -114,9 +114,15 @@ public record Evaluation(
             Optional<String> coverId,
             boolean needByYield,
             boolean yieldInBushels,
-            String system,
+            Optional<String> system,
             List<PassView> passes) {}
 
+    /**
+     * A pass over the ground.
+     *
+     * @param planting whether it belongs to the planting of the crop
+     * @param strips whether it works strips
+     */
     public record PassView(
             String id,
             LocalDate date,
@@ -124,6 +130,7 @@ public record Evaluation(
             double depthCm,
             double share,
             boolean planting,
+            boolean strips,
             String ratingFigure) {}
 
     /**

@@ -153,7 +153,7 @@ public final class EvaluationWriter {
                 c.cover(),
                 c.crop().crop().need().isPresent(),
                 c.crop().crop().testWeightLbBu().isPresent(),
-                new PlanLookup(e.plan()).system(c.crop().id()),
+                new PlantingSystems(e.plan(), e.knowledge()).of(c.crop().id()),
                 c.passes().stream()
                         .map(p -> pass("plant/" + c.crop().id(), p, c.planting().contains(p)))
                         .toList());
@@ -167,6 +167,7 @@ public final class EvaluationWriter {
                 p.depth().map(q -> q.in(Unit.CENTIMETRE)).orElse(p.operation().depthCm()),
                 p.shareDisturbed(),
                 planting,
+                p.operation().use().equals("strip"),
                 prefix + "/" + p.id() + "/rating");
     }
 
@@ -289,6 +290,7 @@ public final class EvaluationWriter {
             });
             line(lines, e, id, "Ground disturbed, planting", "plant/" + id + "/disturbed");
             line(lines, e, id, "Soil disturbance, whole crop", "plant/" + id + "/rating");
+            line(lines, e, id, "Nitrogen planned", "feed/" + id + "/planned");
             line(lines, e, id, "Nitrogen left to buy", "feed/" + id + "/leftToBuy");
         }
         return List.copyOf(lines);

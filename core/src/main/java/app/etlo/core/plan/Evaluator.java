@@ -23,12 +23,13 @@ import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.nitrogen.CoverCredit;
 import app.etlo.core.plan.Evaluated.CoverResult;
 import app.etlo.core.plan.Evaluated.CropResult;
+import app.etlo.core.plan.Operation.RowsEntry;
+import app.etlo.core.plan.Operation.WithSeedEntry;
 import app.etlo.core.plan.PlanDocument.ComponentEntry;
 import app.etlo.core.plan.PlanDocument.CoverEntry;
-import app.etlo.core.plan.PlanDocument.CropEntry;
 import app.etlo.core.plan.PlanDocument.MixEntry;
-import app.etlo.core.plan.PlanDocument.ParamsEntry;
 import app.etlo.core.plan.PlanDocument.StandEntry;
+import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.Window;
@@ -50,7 +51,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /**
  * Turns a plan document and its context into an evaluation. What a plan does not say yet simply yields no figure; nothing
@@ -229,9 +229,7 @@ public final class Evaluator {
                     windows,
                     EnteredFacts.of(context.field()),
                     timeline.passes(),
-                    plan.crops().stream()
-                            .collect(Collectors.toMap(
-                                    CropEntry::id, c -> new PlanLookup(plan).system(c.id()), (a, b) -> a)),
+                    new Tilled(crops, timeline.passes()).untilled(),
                     site.map(s -> new Situation.Weather(
                             s.climate().name(),
                             years.map(YearsAhead::count).orElse(0),
@@ -275,8 +273,8 @@ public final class Evaluator {
 
         private List<GroundCover.CoverSpan> coverSpans() {
             return plan.covers().stream()
-                    .flatMap(c -> timeline.day("sow", c.id()).stream()
-                            .map(d -> new GroundCover.CoverSpan(d, timeline.day("end", c.id()))))
+                    .flatMap(c -> timeline.sown(c.id()).stream()
+                            .map(d -> new GroundCover.CoverSpan(d, timeline.ended(c.id()))))
                     .toList();
         }
 
@@ -298,11 +296,12 @@ public final class Evaluator {
         }
 
         private Situation.Cover cover(CoverEntry entry, Optional<Window> window) {
-            Optional<LocalDate> sown = timeline.day("sow", entry.id());
+            Optional<LocalDate> sown = timeline.sown(entry.id());
             Optional<CropInTime> next = next(entry);
             Optional<Termination> end = end(entry.id());
-            List<Component> components =
-                    entry.mix().map(m -> components("mix/" + entry.id(), m)).orElse(List.of());
+            List<Component> components = entry.mix()
+                    .map(m -> components("mix/" + entry.id(), m, sownZone(entry)))
+                    .orElse(List.of());
             Optional<Blend> blend = Blend.of("mix/" + entry.id(), components, sowing(entry));
             blend.ifPresent(this::keepBlend);
             end.ifPresent(e -> next.flatMap(CropInTime::planted)
@@ -360,9 +359,9 @@ public final class Evaluator {
                             entry,
                             components,
                             end,
-                            plan.operations().stream()
-                                    .anyMatch(o -> o.kind().equals("graze")
-                                            && o.subject().equals(Optional.of(entry.id()))),
+                            new PlanLookup(plan)
+                                    .first(Operation.Graze.class, entry.id())
+                                    .isPresent(),
                             sowing(entry).purpose(),
                             sowing(entry).method(),
                             standing(entry),
@@ -379,24 +378,28 @@ public final class Evaluator {
         }
 
         private Optional<Situation.SeedFertiliser> fertiliser(CoverEntry entry) {
-            ParamsEntry p = timeline.params("sow", entry.id());
-            return p.seedPlaced()
+            Optional<Quantity> spread =
+                    timeline.sow(entry.id()).flatMap(Operation.Sow::withSeed).flatMap(WithSeedEntry::openerSpread);
+            Optional<Quantity> rows =
+                    timeline.sow(entry.id()).flatMap(Operation.Sow::rows).flatMap(RowsEntry::spacing);
+            return timeline.sow(entry.id())
+                    .flatMap(Operation.Sow::withSeed)
+                    .flatMap(WithSeedEntry::nAndK2O)
                     .map(q -> new Situation.SeedFertiliser(
                             q.in(Unit.KG_PER_HA),
                             keep(SeedPlaced.limit(
                                     "sow/" + entry.id() + "/seedPlacedLimit",
-                                    p.openerSpread().map(w -> w.in(Unit.METRE)).orElse(USUAL_SPREAD_M),
-                                    p.openerSpread().isPresent() ? Origin.ENTERED : Origin.DEFAULT,
-                                    p.rowWidth().map(w -> w.in(Unit.METRE)).orElse(USUAL_ROW_M),
-                                    p.rowWidth().isPresent() ? Origin.ENTERED : Origin.DEFAULT))));
+                                    spread.map(w -> w.in(Unit.METRE)).orElse(USUAL_SPREAD_M),
+                                    spread.isPresent() ? Origin.ENTERED : Origin.DEFAULT,
+                                    rows.map(w -> w.in(Unit.METRE)).orElse(USUAL_ROW_M),
+                                    rows.isPresent() ? Origin.ENTERED : Origin.DEFAULT))));
         }
 
         private Optional<Termination> end(String cover) {
-            return timeline.day("end", cover)
-                    .flatMap(day -> timeline.params("end", cover)
-                            .method()
-                            .map(m -> new Termination(
-                                    day, knowledge.terminationMethods().get(m))));
+            return timeline.endings(cover).stream()
+                    .findFirst()
+                    .map(e -> new Termination(
+                            e.date(), knowledge.terminationMethods().get(e.method())));
         }
 
         private Optional<CropInTime> next(CoverEntry entry) {
@@ -409,7 +412,7 @@ public final class Evaluator {
             return named.map(crops::indexOf).filter(i -> i + 1 < crops.size()).map(i -> crops.get(i + 1));
         }
 
-        private List<Component> components(String prefix, MixEntry mix) {
+        private List<Component> components(String prefix, MixEntry mix, Optional<String> sownZone) {
             String by = mix.method();
             return mix.components().stream()
                     .map(c -> new Component(
@@ -418,12 +421,19 @@ public final class Evaluator {
                             by.equals("density") ? c.seeds() : Optional.empty(),
                             by.equals("recipe") ? c.rate() : Optional.empty(),
                             c.lotId().flatMap(id -> lot(id, c.species())),
-                            zone(prefix, mix, c)))
+                            zone(prefix, mix, c, sownZone)))
                     .toList();
         }
 
-        private SownZone zone(String prefix, MixEntry mix, ComponentEntry c) {
+        /** The zone that the whole sowing of a cover is limited to. */
+        private Optional<String> sownZone(CoverEntry entry) {
+            return timeline.sow(entry.id()).flatMap(Operation.Sow::zone);
+        }
+
+        /** A species goes where the mix says, else where the sowing goes; the widths are those of the mix. */
+        private SownZone zone(String prefix, MixEntry mix, ComponentEntry c, Optional<String> sownZone) {
             return c.zone()
+                    .or(() -> sownZone)
                     .filter(z -> !z.equals(SownZone.WHOLE))
                     .flatMap(z -> mix.zones()
                             .map(w -> SownZone.of(
@@ -442,7 +452,8 @@ public final class Evaluator {
         }
 
         private Sowing sowing(CoverEntry entry) {
-            ParamsEntry p = timeline.params("sow", entry.id());
+            Operation.Sow p = timeline.sow(entry.id())
+                    .orElseGet(() -> Operation.Sow.of("none", entry.id(), PlanDocument.DateEntry.on(asOf)));
             return new Sowing(
                     knowledge.sowingMethods().get(p.method().orElse("drilled")),
                     p.lateness().orElse(1.0),

@@ -42,6 +42,9 @@ final class GroundEvents {
     /** Grain is richer in nitrogen than straw. */
     private static final double GRAIN_RICHER = 1.5;
 
+    /** Place in the day of a sowing that the plan does not hold. */
+    private static final int SOWN = 700;
+
     private static final double STUBBLE_STANDS = 0.4;
     /** Of the nitrogen that stock eat most comes back with dung and urine (from memory: 75 to 90 %). */
     private static final double NITROGEN_RETURNED = 0.8;
@@ -119,14 +122,16 @@ final class GroundEvents {
                 .sorted(Comparator.comparing(Sown::day)
                         .thenComparing(Sown::standId)
                         .thenComparing(x -> x.plant().id()))
-                .forEach(g::sow);
-        crops.forEach(c -> g.harvest(c, fedKgHa.getOrDefault(c.id(), 0.0)));
-        covers.forEach(g::end);
-        timeline.passes().forEach(g::pass);
+                .forEach(x ->
+                        g.sow(x, timeline.sow(x.standId()).map(Operation::place).orElse(SOWN)));
+        crops.forEach(c -> g.harvest(c, timeline, fedKgHa.getOrDefault(c.id(), 0.0)));
+        covers.forEach(c -> g.end(c, timeline.endings(c.id())));
+        timeline.placedPasses().forEach(g::pass);
         timeline.grazings()
                 .forEach(z -> g.events.add(
-                        new GroundEvent.Graze(g.day(z.date()), z.id(), z.eatenShare(), NITROGEN_RETURNED)));
-        timeline.waterings().forEach(w -> g.events.add(new GroundEvent.Irrigate(g.day(w.date()), w.id(), w.mm())));
+                        new GroundEvent.Graze(g.day(z.date()), z.place(), z.id(), z.eatenShare(), NITROGEN_RETURNED)));
+        timeline.waterings()
+                .forEach(w -> g.events.add(new GroundEvent.Irrigate(g.day(w.date()), w.place(), w.id(), w.mm())));
         return g;
     }
 
@@ -201,13 +206,14 @@ final class GroundEvents {
                 / 1e4;
     }
 
-    private void sow(Sown s) {
+    private void sow(Sown s, int place) {
         int index = plants.size();
         plants.add(s.plant().varied(variation));
         standings.add(new Standing(s.standId(), s.plant().id(), index, s.day()));
         species.add(s.species());
         events.add(new GroundEvent.Sow(
                 day(s.day()),
+                place,
                 s.standId() + "/" + s.plant().id(),
                 index,
                 s.plantsM2() * variation.emergence(),
@@ -218,20 +224,26 @@ final class GroundEvents {
         return standings.stream().filter(s -> s.standId().equals(standId)).findFirst();
     }
 
-    private void harvest(CropInTime c, double fedKgHa) {
+    private void harvest(CropInTime c, Timeline timeline, double fedKgHa) {
         Optional<Standing> standing = standing(c.id());
         standing.ifPresent(s -> {
             c.harvested().filter(h -> h.isAfter(s.sown())).ifPresent(h -> {
                 double removed = c.crop().harvestIndex().orElse(SOLD_WHOLE);
                 events.add(new GroundEvent.Harvest(
                         day(h),
+                        timeline.harvestPlace(c.id()),
                         c.id(),
                         s.index(),
                         removed,
                         Math.min(MOST_NITROGEN_REMOVED, GRAIN_RICHER * removed),
                         STUBBLE_STANDS));
             });
-            feed(c.id(), s.sown(), fedKgHa);
+            List<Timeline.Feeding> planned = timeline.feedings(c.id());
+            planned.forEach(f -> events.add(new GroundEvent.Fertilise(
+                    day(f.date()), f.place(), c.id() + "/" + f.id(), f.nitrogenKgHa() * GM2_OF_KG_HA)));
+            if (planned.isEmpty()) {
+                feed(c.id(), s.sown(), fedKgHa);
+            }
         });
     }
 
@@ -248,15 +260,21 @@ final class GroundEvents {
     }
 
     /** A cover without an end is taken to end when the next crop is planted; one that winter is to end gets no help. */
-    private void end(Situation.Cover c) {
-        Optional<LocalDate> day =
-                c.end().map(Termination::date).or(() -> c.next().flatMap(CropInTime::planted));
-        String method = c.end().map(e -> e.method().id()).orElse("");
-        if (method.equals("winterkill")) {
-            return;
+    private void end(Situation.Cover c, List<Timeline.Ending> endings) {
+        if (endings.isEmpty()) {
+            c.end()
+                    .map(Termination::date)
+                    .or(() -> c.next().flatMap(CropInTime::planted))
+                    .ifPresent(d -> events.add(new GroundEvent.Terminate(day(d), c.id(), kills(c.id(), ""), 0)));
         }
-        day.ifPresent(d -> events.add(
-                new GroundEvent.Terminate(day(d), c.id(), kills(c.id(), method), STANDS.getOrDefault(method, 0.0))));
+        endings.stream()
+                .filter(e -> !e.method().equals("winterkill"))
+                .forEach(e -> events.add(new GroundEvent.Terminate(
+                        day(e.date()),
+                        e.place(),
+                        e.id(),
+                        kills(c.id(), e.method()),
+                        STANDS.getOrDefault(e.method(), 0.0))));
     }
 
     private List<Kill> kills(String coverId, String method) {
@@ -274,12 +292,13 @@ final class GroundEvents {
     }
 
     /** What stays of the residue is the tool's own share, by how much of the ground it disturbs; tillage kills covers that stand. */
-    private void pass(Pass p) {
+    private void pass(Timeline.Placed placed) {
+        Pass p = placed.pass();
         double usual = p.operation().shareDisturbed();
         double more = usual > 0 ? p.shareDisturbed() / usual : 1;
         double kept = Math.max(0, Math.min(1, 1 - (1 - p.operation().residueKept()) * more));
-        events.add(
-                new GroundEvent.Pass(day(p.date()), p.id(), kept, p.operation().flattens()));
+        events.add(new GroundEvent.Pass(
+                day(p.date()), placed.place(), p.id(), kept, p.operation().flattens()));
         boolean tills =
                 p.operation().use().equals("till") || p.operation().use().equals("strip");
         if (tills && p.shareDisturbed() > 0) {
@@ -288,7 +307,7 @@ final class GroundEvents {
                             .map(k -> new Kill(k, k))
                             .orElse(Kill.NONE))
                     .toList();
-            events.add(new GroundEvent.Terminate(day(p.date()), "pass " + p.id(), kills, 0));
+            events.add(new GroundEvent.Terminate(day(p.date()), placed.place() - 1, "pass " + p.id(), kills, 0));
         }
     }
 }

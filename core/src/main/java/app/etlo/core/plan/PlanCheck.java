@@ -8,8 +8,6 @@ import app.etlo.core.plan.PlanDocument.ComponentEntry;
 import app.etlo.core.plan.PlanDocument.CoverEntry;
 import app.etlo.core.plan.PlanDocument.CropEntry;
 import app.etlo.core.plan.PlanDocument.MixEntry;
-import app.etlo.core.plan.PlanDocument.OperationEntry;
-import app.etlo.core.plan.PlanDocument.ParamsEntry;
 import app.etlo.core.plan.PlanDocument.QuadratEntry;
 import app.etlo.core.quantity.Dimension;
 import app.etlo.core.quantity.Quantity;
@@ -25,7 +23,7 @@ import java.util.stream.Collectors;
 /** What the schema cannot say: ids that meet, names the library knows, units that measure what is asked. */
 final class PlanCheck {
     /** Kinds of operation that may be done more than once to a crop or cover. */
-    private static final Set<String> REPEATED = Set.of("pass", "graze", "irrigate");
+    private static final Set<String> REPEATED = Set.of("pass", "feed", "graze", "irrigate");
 
     private static final double MOST_WATER_MM = 200;
 
@@ -52,10 +50,10 @@ final class PlanCheck {
         Set<String> once = new HashSet<>();
         Set<String> subjects = Set.copyOf(ids);
         for (int i = 0; i < plan.operations().size(); i++) {
-            OperationEntry op = plan.operations().get(i);
+            Operation op = plan.operations().get(i);
             String at = "/operations/" + i;
             unique(ids, op.id(), at + "/id");
-            operation(op, at, subjects, cropIds);
+            operation(op, at, plan, subjects, cropIds);
             if (!REPEATED.contains(op.kind())
                     && !once.add(op.kind() + " " + op.subject().orElse(""))) {
                 problem(
@@ -161,79 +159,149 @@ final class PlanCheck {
         measures(c.rate(), at + "/rate", Dimension.MASS_PER_AREA);
     }
 
-    private void operation(OperationEntry op, String at, Set<String> subjects, Set<String> cropIds) {
+    private void operation(Operation op, String at, PlanDocument plan, Set<String> subjects, Set<String> cropIds) {
         op.subject()
                 .filter(s -> !subjects.contains(s))
                 .ifPresent(s -> problem(at + "/subject", "there is no crop or cover '" + s + "' in this plan"));
-        if (op.subject().isEmpty() && !op.kind().equals("pass")) {
-            problem(at + "/subject", "a " + op.kind() + " names the crop or cover it is done to");
-        }
         boolean ofCrop = op.subject().map(cropIds::contains).orElse(false);
-        if (!ofCrop && op.when().on().isEmpty()) {
-            problem(at + "/when", "only a crop's own dates follow degree days or a market date; give a day");
-        }
-        ParamsEntry p = op.params().orElse(ParamsEntry.NONE);
-        String here = at + "/params";
-        p.method()
-                .ifPresent(m -> known(
-                        op.kind().equals("end") ? knowledge.terminationMethods() : knowledge.sowingMethods(),
-                        m,
-                        here + "/method",
-                        "method"));
-        p.operation().ifPresent(o -> known(knowledge.operations(), o, here + "/operation", "field operation"));
-        if (op.kind().equals("pass") && p.operation().isEmpty()) {
-            problem(here + "/operation", "a pass names its field operation");
-        }
-        if (op.kind().equals("graze")
-                && (ofCrop || p.sharePercent().filter(v -> v > 0).isEmpty())) {
-            problem(
-                    ofCrop ? at + "/subject" : here + "/sharePercent",
-                    ofCrop ? "stock graze a cover" : "grazing says how much of the tops is eaten");
-        }
-        if (op.kind().equals("irrigate")) {
-            water(p, here);
-        }
-        p.system().ifPresent(s -> known(knowledge.plantingSystems(), s, here + "/system", "planting system"));
-        measures(p.stripWidth(), here + "/stripWidth", Dimension.LENGTH);
-        measures(p.rowWidth(), here + "/rowWidth", Dimension.LENGTH);
-        measures(p.catchWidth(), here + "/catchWidth", Dimension.LENGTH);
-        measures(p.catchDistance(), here + "/catchDistance", Dimension.LENGTH);
-        measures(p.largeBox(), here + "/largeBox", Dimension.VOLUME);
-        measures(p.smallBox(), here + "/smallBox", Dimension.VOLUME);
-        measures(p.seedPlaced(), here + "/seedPlaced", Dimension.MASS_PER_AREA);
-        measures(p.openerSpread(), here + "/openerSpread", Dimension.LENGTH);
-        measures(p.depth(), here + "/depth", Dimension.LENGTH);
-        measures(p.sownArea(), here + "/sownArea", Dimension.AREA);
-        measures(p.speed(), here + "/speed", Dimension.SPEED);
-        p.sownArea()
-                .filter(q -> q.value() <= 0)
-                .ifPresent(q -> problem(here + "/sownArea/value", "a sown area is above zero"));
-        p.rowWidth()
-                .filter(q -> q.value() <= 0)
-                .ifPresent(q -> problem(here + "/rowWidth/value", "a row has a width above zero"));
-        if (ofCrop && p.stripWidth().isPresent() && p.rowWidth().isPresent() && widerThanRow(p)) {
-            problem(here + "/stripWidth/value", "a strip is no wider than its row");
-        }
+        date(op, at + "/when", ofCrop, plan);
+        op.zone()
+                .filter(z -> !z.equals("whole") && (ofCrop || !(op instanceof Operation.Sow)))
+                .ifPresent(z -> problem(at + "/zone", "only the sowing of a cover is limited to a zone"));
+        op.as(new Members(at, ofCrop));
     }
 
-    private void water(ParamsEntry p, String here) {
-        if (p.depth().isEmpty()) {
-            problem(here + "/depth", "an irrigation says how much water is given");
+    private void date(Operation op, String at, boolean ofCrop, PlanDocument plan) {
+        if (!ofCrop
+                && (op.when().degreeDays().isPresent()
+                        || op.when().countedBack().isPresent())) {
+            problem(at, "only a crop's own dates follow degree days or a market date; give a day");
         }
-        p.depth()
-                .filter(q -> q.unit().dimension() == Dimension.LENGTH)
-                .map(q -> q.in(Unit.MILLIMETRE))
-                .filter(mm -> mm <= 0 || mm > MOST_WATER_MM)
-                .ifPresent(
-                        mm -> problem(here + "/depth/value", "one irrigation is above zero and no more than 200 mm"));
+        op.when().offset().ifPresent(x -> {
+            Optional<Operation> from = new PlanLookup(plan).operation(x.from());
+            if (from.isEmpty()) {
+                problem(at + "/offset/from", "there is no operation '" + x.from() + "' in this plan");
+            } else if (from.get().when().offset().isPresent()) {
+                problem(at + "/offset/from", "the day of '" + x.from() + "' follows another one itself; name that one");
+            }
+        });
     }
 
-    private static boolean widerThanRow(ParamsEntry p) {
-        Quantity strip = p.stripWidth().orElseThrow();
-        Quantity row = p.rowWidth().orElseThrow();
-        return strip.unit().dimension() == Dimension.LENGTH
-                && row.unit().dimension() == Dimension.LENGTH
-                && strip.in(Unit.METRE) > row.in(Unit.METRE);
+    /** The members of an operation, by its kind. */
+    private final class Members implements Operation.Cases<Void> {
+        private final String at;
+        private final boolean ofCrop;
+
+        Members(String at, boolean ofCrop) {
+            this.at = at;
+            this.ofCrop = ofCrop;
+        }
+
+        @Override
+        public Void sow(Operation.Sow o) {
+            o.method().ifPresent(m -> known(knowledge.sowingMethods(), m, at + "/method", "method"));
+            o.tool().ifPresent(t -> known(knowledge.operations(), t, at + "/tool", "field operation"));
+            measures(o.depth(), at + "/depth", Dimension.LENGTH);
+            measures(o.speed(), at + "/speed", Dimension.SPEED);
+            measures(o.catchWidth(), at + "/catchWidth", Dimension.LENGTH);
+            measures(o.catchDistance(), at + "/catchDistance", Dimension.LENGTH);
+            measures(o.largeBox(), at + "/largeBox", Dimension.VOLUME);
+            measures(o.smallBox(), at + "/smallBox", Dimension.VOLUME);
+            measures(o.sownArea(), at + "/sownArea", Dimension.AREA);
+            o.sownArea()
+                    .filter(q -> q.value() <= 0)
+                    .ifPresent(q -> problem(at + "/sownArea/value", "a sown area is above zero"));
+            o.withSeed().ifPresent(w -> {
+                measures(w.nAndK2O(), at + "/withSeed/nAndK2O", Dimension.MASS_PER_AREA);
+                measures(w.openerSpread(), at + "/withSeed/openerSpread", Dimension.LENGTH);
+            });
+            o.rows().ifPresent(r -> rows(r, at + "/rows"));
+            return null;
+        }
+
+        private void rows(Operation.RowsEntry r, String here) {
+            measures(r.spacing(), here + "/spacing", Dimension.LENGTH);
+            measures(r.strip(), here + "/strip", Dimension.LENGTH);
+            r.spacing()
+                    .filter(q -> q.value() <= 0)
+                    .ifPresent(q -> problem(here + "/spacing/value", "a row has a width above zero"));
+            Optional<Double> spacing = metres(r.spacing());
+            if (ofCrop
+                    && metres(r.strip())
+                            .filter(s -> spacing.filter(w -> s > w).isPresent())
+                            .isPresent()) {
+                problem(here + "/strip/value", "a strip is no wider than its row");
+            }
+        }
+
+        private Optional<Double> metres(Optional<Quantity> q) {
+            return q.filter(v -> v.unit().dimension() == Dimension.LENGTH).map(v -> v.in(Unit.METRE));
+        }
+
+        @Override
+        public Void end(Operation.End o) {
+            Set<String> ids = new HashSet<>();
+            for (int i = 0; i < o.passes().size(); i++) {
+                String here = at + "/passes/" + i;
+                known(knowledge.terminationMethods(), o.passes().get(i).method(), here + "/method", "method");
+                if (!ids.add(o.passes().get(i).id())) {
+                    problem(here + "/id", "'" + o.passes().get(i).id() + "' is used twice");
+                }
+                if (i == 0 && o.passes().get(0).afterDays().filter(d -> d > 0).isPresent()) {
+                    problem(here + "/afterDays", "the first pass is on the day of the end");
+                }
+            }
+            return null;
+        }
+
+        @Override
+        public Void pass(Operation.Pass o) {
+            known(knowledge.operations(), o.tool(), at + "/tool", "field operation");
+            measures(o.depth(), at + "/depth", Dimension.LENGTH);
+            measures(o.speed(), at + "/speed", Dimension.SPEED);
+            o.system().ifPresent(s -> known(knowledge.plantingSystems(), s, at + "/system", "planting system"));
+            return null;
+        }
+
+        @Override
+        public Void feed(Operation.Feed o) {
+            known(knowledge.products(), o.material().product(), at + "/material/product", "product");
+            unit(o.rate(), at + "/rate/unit", Dimension.MASS_PER_AREA);
+            if (!ofCrop) {
+                problem(at + "/subject", "nitrogen is fed to a crop");
+            }
+            return null;
+        }
+
+        @Override
+        public Void graze(Operation.Graze o) {
+            if (ofCrop) {
+                problem(at + "/subject", "stock graze a cover");
+            } else if (o.takePercent() <= 0) {
+                problem(at + "/takePercent", "grazing says how much of the tops is eaten");
+            }
+            return null;
+        }
+
+        @Override
+        public Void irrigate(Operation.Irrigate o) {
+            unit(o.depth(), at + "/depth/unit", Dimension.LENGTH);
+            Optional.of(o.depth())
+                    .filter(q -> q.unit().dimension() == Dimension.LENGTH)
+                    .map(q -> q.in(Unit.MILLIMETRE))
+                    .filter(mm -> mm <= 0 || mm > MOST_WATER_MM)
+                    .ifPresent(
+                            mm -> problem(at + "/depth/value", "one irrigation is above zero and no more than 200 mm"));
+            return null;
+        }
+
+        @Override
+        public Void harvest(Operation.Harvest o) {
+            if (!ofCrop) {
+                problem(at + "/subject", "a crop is harvested");
+            }
+            return null;
+        }
     }
 
     private void unique(Set<String> ids, String id, String at) {

@@ -4,7 +4,6 @@ import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.PlanDocument.CountedBackEntry;
 import app.etlo.core.plan.PlanDocument.DegreeDaysEntry;
-import app.etlo.core.plan.PlanDocument.OperationEntry;
 import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
@@ -17,7 +16,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 
-/** The days on which the operations of a plan fall: as typed, by degree days, or counted back from a market date. */
+/** The days on which the operations of a plan fall: as typed, by degree days, counted back from a market date, or so far from another. */
 final class PlanDates {
     private final Knowledge knowledge;
     private final PlanLookup lookup;
@@ -28,19 +27,25 @@ final class PlanDates {
         this.knowledge = knowledge;
         this.lookup = new PlanLookup(plan);
         this.years = years;
-        for (OperationEntry o : plan.operations()) {
+        for (Operation o : plan.operations()) {
             o.when()
                     .on()
                     .map(DatedBy::typed)
                     .or(() -> o.when().countedBack().map(c -> back(o, c)))
                     .ifPresent(d -> byOperation.put(o.id(), d));
         }
-        for (OperationEntry o : plan.operations()) {
+        for (Operation o : plan.operations()) {
             o.when().degreeDays().flatMap(d -> warm(o, d)).ifPresent(d -> byOperation.put(o.id(), d));
+        }
+        for (Operation o : plan.operations()) {
+            o.when()
+                    .offset()
+                    .flatMap(x -> Optional.ofNullable(byOperation.get(x.from())).map(from -> from.moved(x.days())))
+                    .ifPresent(d -> byOperation.put(o.id(), d));
         }
     }
 
-    Optional<LocalDate> day(OperationEntry o) {
+    Optional<LocalDate> day(Operation o) {
         return Optional.ofNullable(byOperation.get(o.id())).map(DatedBy::on);
     }
 
@@ -48,11 +53,11 @@ final class PlanDates {
         return Collections.unmodifiableMap(byOperation);
     }
 
-    private Optional<Crop> crop(OperationEntry o) {
+    private Optional<Crop> crop(Operation o) {
         return o.subject().flatMap(lookup::crop).map(c -> knowledge.crops().get(c.crop()));
     }
 
-    private DatedBy back(OperationEntry o, CountedBackEntry c) {
+    private DatedBy back(Operation o, CountedBackEntry c) {
         int days = c.days()
                 .or(() -> crop(o).map(k -> k.growing().daysToMaturity()))
                 .orElse(0);
@@ -61,10 +66,9 @@ final class PlanDates {
         return new DatedBy(c.from().minusDays(days), Optional.empty(), Optional.empty(), Optional.of(how));
     }
 
-    private Optional<DatedBy> warm(OperationEntry o, DegreeDaysEntry d) {
+    private Optional<DatedBy> warm(Operation o, DegreeDaysEntry d) {
         Optional<Crop> crop = crop(o);
-        Optional<LocalDate> planted =
-                o.subject().flatMap(s -> lookup.operation("sow", s)).flatMap(this::day);
+        Optional<LocalDate> planted = o.subject().flatMap(lookup::sow).flatMap(this::day);
         if (crop.isEmpty() || planted.isEmpty()) {
             return Optional.empty();
         }

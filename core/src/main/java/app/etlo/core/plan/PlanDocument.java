@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * An adviser's intention for one field, as docs/formats/plan.schema.json describes it. Flat lists with stable ids; windows
+ * An adviser's intention for one field, as docs/formats/plan-2.schema.json describes it. Flat lists with stable ids; windows
  * are derived, never stored; quantities are kept as typed; absent means default.
  */
 public record PlanDocument(
@@ -18,10 +18,10 @@ public record PlanDocument(
         Optional<String> name,
         List<CropEntry> crops,
         List<CoverEntry> covers,
-        List<OperationEntry> operations,
+        List<Operation> operations,
         List<AnswerEntry> answers) {
 
-    public static final int SCHEMA_VERSION = 1;
+    public static final int SCHEMA_VERSION = 2;
 
     public PlanDocument {
         crops = List.copyOf(crops);
@@ -150,29 +150,28 @@ public record PlanDocument(
         }
     }
 
-    /**
-     * A thing done on a day.
-     *
-     * @param kind sow, end, pass, graze, irrigate or harvest
-     * @param subject the crop or cover it is done to; a pass may have none
-     * @param zone whole, row, middle or the id of a polygon; whole when absent
-     */
-    public record OperationEntry(
-            String id,
-            String kind,
-            Optional<String> subject,
-            DateEntry when,
-            Optional<Integer> seq,
-            Optional<String> zone,
-            Optional<ParamsEntry> params) {}
-
-    /** A date as it is meant: typed, reached by degree days, or counted back from another; one of the three. */
+    /** A date as it is meant: typed, reached by degree days, counted back from another, or so far from an operation; one of the four. */
     public record DateEntry(
-            Optional<LocalDate> on, Optional<DegreeDaysEntry> degreeDays, Optional<CountedBackEntry> countedBack) {
+            Optional<LocalDate> on,
+            Optional<DegreeDaysEntry> degreeDays,
+            Optional<CountedBackEntry> countedBack,
+            Optional<OffsetEntry> offset) {
         public static DateEntry on(LocalDate day) {
-            return new DateEntry(Optional.of(day), Optional.empty(), Optional.empty());
+            return new DateEntry(Optional.of(day), Optional.empty(), Optional.empty(), Optional.empty());
+        }
+
+        /** So many days after another operation; before it where below 0. */
+        public static DateEntry offset(String operationId, int days) {
+            return new DateEntry(
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.of(new OffsetEntry(operationId, days)));
         }
     }
+
+    /** The day so many days after another operation of the plan; before it where below 0. */
+    public record OffsetEntry(String from, int days) {}
 
     /**
      * The day so many degree days after the planting of the crop.
@@ -187,77 +186,6 @@ public record PlanDocument(
      * @param days the crop's days to maturity when absent
      */
     public record CountedBackEntry(LocalDate from, Optional<Integer> days) {}
-
-    /**
-     * What an operation may carry; which of them counts depends on its kind.
-     *
-     * @param depth that a tool works in, or of the water given
-     * @param sharePercent of the ground that a pass disturbs, or of the tops that stock eat
-     * @param seedPlaced N and K2O together that go in with the seed
-     * @param openerSpread width over which an opener spreads seed and fertiliser
-     */
-    public record ParamsEntry(
-            Optional<String> method,
-            Optional<String> operation,
-            Optional<String> system,
-            Optional<Quantity> stripWidth,
-            Optional<Quantity> rowWidth,
-            Optional<Double> lateness,
-            Optional<Double> seedbed,
-            Optional<Double> purpose,
-            Optional<Quantity> sownArea,
-            Optional<Quantity> catchWidth,
-            Optional<Quantity> catchDistance,
-            Optional<Quantity> largeBox,
-            Optional<Quantity> smallBox,
-            Optional<Quantity> speed,
-            Optional<Quantity> depth,
-            Optional<Double> sharePercent,
-            Optional<Quantity> seedPlaced,
-            Optional<Quantity> openerSpread) {
-        static final ParamsEntry NONE = new ParamsEntry(
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty());
-
-        /** The same with another method. */
-        ParamsEntry byMethod(String way) {
-            return new ParamsEntry(
-                    Optional.of(way),
-                    operation,
-                    system,
-                    stripWidth,
-                    rowWidth,
-                    lateness,
-                    seedbed,
-                    purpose,
-                    sownArea,
-                    catchWidth,
-                    catchDistance,
-                    largeBox,
-                    smallBox,
-                    speed,
-                    depth,
-                    sharePercent,
-                    seedPlaced,
-                    openerSpread);
-        }
-    }
 
     /** An adviser's answer to a note; it holds as long as the note's facts are the same. */
     public record AnswerEntry(String rule, String subject, String factsHash, String decision, String reason) {}

@@ -6,8 +6,7 @@ import app.etlo.core.plan.PlanDocument.CoverEntry;
 import app.etlo.core.plan.PlanDocument.CropEntry;
 import app.etlo.core.plan.PlanDocument.DateEntry;
 import app.etlo.core.plan.PlanDocument.MixEntry;
-import app.etlo.core.plan.PlanDocument.OperationEntry;
-import app.etlo.core.plan.PlanDocument.ParamsEntry;
+import app.etlo.core.plan.PlanDocument.OffsetEntry;
 import app.etlo.core.plan.PlanDocument.PlaceEntry;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -23,43 +22,30 @@ public final class PlanEdit {
     private PlanEdit() {}
 
     static PlanDocument with(
-            PlanDocument p, List<CropEntry> crops, List<CoverEntry> covers, List<OperationEntry> operations) {
+            PlanDocument p, List<CropEntry> crops, List<CoverEntry> covers, List<Operation> operations) {
         return new PlanDocument(
                 p.schemaVersion(), p.id(), p.fieldId(), p.name(), crops, covers, operations, p.answers());
     }
 
     /** The plan with the operation of a kind on a subject dated; added when there is none. */
     public static PlanDocument dated(PlanDocument p, String kind, String subject, LocalDate day) {
-        List<OperationEntry> operations = new ArrayList<>();
+        List<Operation> operations = new ArrayList<>();
         boolean there = false;
-        for (OperationEntry o : p.operations()) {
+        for (Operation o : p.operations()) {
             boolean it = o.kind().equals(kind) && o.subject().equals(Optional.of(subject));
             there |= it;
-            operations.add(
-                    it
-                            ? new OperationEntry(
-                                    o.id(), o.kind(), o.subject(), DateEntry.on(day), o.seq(), o.zone(), o.params())
-                            : o);
+            operations.add(it ? o.on(DateEntry.on(day)) : o);
         }
         if (!there) {
-            operations.add(operation(fresh(p, "o"), kind, subject, day, Optional.empty()));
+            operations.add(plain(fresh(p, "o"), kind, subject, day));
         }
         return with(p, p.crops(), p.covers(), operations);
     }
 
     /** The plan with a cover ended in another way, where it is ended at all. */
     public static PlanDocument endedBy(PlanDocument p, String coverId, String method) {
-        List<OperationEntry> operations = p.operations().stream()
-                .map(o -> o.kind().equals("end") && o.subject().equals(Optional.of(coverId))
-                        ? new OperationEntry(
-                                o.id(),
-                                o.kind(),
-                                o.subject(),
-                                o.when(),
-                                o.seq(),
-                                o.zone(),
-                                Optional.of(o.params().orElse(ParamsEntry.NONE).byMethod(method)))
-                        : o)
+        List<Operation> operations = p.operations().stream()
+                .map(o -> o instanceof Operation.End e && e.subject().equals(Optional.of(coverId)) ? e.by(method) : o)
                 .toList();
         return with(p, p.crops(), p.covers(), operations);
     }
@@ -74,10 +60,21 @@ public final class PlanEdit {
                 p.schemaVersion(), p.id(), p.fieldId(), p.name(), p.crops(), covers, p.operations(), List.of());
     }
 
-    static OperationEntry operation(
-            String id, String kind, String subject, LocalDate day, Optional<ParamsEntry> params) {
-        return new OperationEntry(
-                id, kind, Optional.of(subject), DateEntry.on(day), Optional.empty(), Optional.empty(), params);
+    /** A sowing, an end or a harvest of which nothing is known but the day. */
+    static Operation plain(String id, String kind, String subject, LocalDate day) {
+        return switch (kind) {
+            case "sow" -> Operation.Sow.of(id, subject, DateEntry.on(day));
+            case "end" -> Operation.End.of(id, subject, DateEntry.on(day));
+            case "harvest" ->
+                new Operation.Harvest(
+                        id,
+                        Optional.of(subject),
+                        DateEntry.on(day),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty());
+            default -> throw new IllegalArgumentException("a " + kind + " needs more than a day");
+        };
     }
 
     /** The plan with a crop exchanged for another of the library. */
@@ -103,7 +100,7 @@ public final class PlanEdit {
         Set<String> taken = Stream.of(
                         p.crops().stream().map(CropEntry::id),
                         p.covers().stream().map(CoverEntry::id),
-                        p.operations().stream().map(OperationEntry::id))
+                        p.operations().stream().map(Operation::id))
                 .flatMap(s -> s)
                 .collect(Collectors.toSet());
         for (int n = 1; ; n++) {
@@ -123,7 +120,7 @@ public final class PlanEdit {
     static PlanDocument repeated(PlanDocument p, int years) {
         List<CropEntry> crops = new ArrayList<>(p.crops());
         List<CoverEntry> covers = new ArrayList<>(p.covers());
-        List<OperationEntry> operations = new ArrayList<>(p.operations());
+        List<Operation> operations = new ArrayList<>(p.operations());
         String mark = "-" + (p.crops().size() + p.operations().size());
         p.crops()
                 .forEach(c -> crops.add(
@@ -141,14 +138,8 @@ public final class PlanEdit {
                         Optional.empty(),
                         Optional.empty())));
         p.operations()
-                .forEach(o -> operations.add(new OperationEntry(
-                        o.id() + mark,
-                        o.kind(),
-                        o.subject().map(s -> s + mark),
-                        later(o.when(), years),
-                        o.seq(),
-                        o.zone(),
-                        o.params())));
+                .forEach(o -> operations.add(
+                        o.copied(o.id() + mark, o.subject().map(s -> s + mark), later(o.when(), years, mark))));
         return with(p, crops, covers, operations);
     }
 
@@ -186,10 +177,11 @@ public final class PlanEdit {
                 mix.zones());
     }
 
-    private static DateEntry later(DateEntry when, int years) {
+    private static DateEntry later(DateEntry when, int years, String mark) {
         return new DateEntry(
                 when.on().map(d -> d.plusYears(years)),
                 when.degreeDays(),
-                when.countedBack().map(c -> new CountedBackEntry(c.from().plusYears(years), c.days())));
+                when.countedBack().map(c -> new CountedBackEntry(c.from().plusYears(years), c.days())),
+                when.offset().map(x -> new OffsetEntry(x.from() + mark, x.days())));
     }
 }

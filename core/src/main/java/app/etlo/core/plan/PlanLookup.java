@@ -1,19 +1,29 @@
 package app.etlo.core.plan;
 
-import app.etlo.core.plan.PlanDocument.OperationEntry;
-import app.etlo.core.plan.PlanDocument.ParamsEntry;
+import app.etlo.core.plan.Operation.Pass;
+import app.etlo.core.plan.Operation.Sow;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Finds things in a plan by what they belong to. */
 record PlanLookup(PlanDocument plan) {
-    Optional<OperationEntry> operation(String kind, String subject) {
-        return plan.operations().stream()
-                .filter(o -> o.kind().equals(kind) && o.subject().equals(Optional.of(subject)))
-                .findFirst();
+    /** The first operation of a kind on a subject. */
+    <T extends Operation> Optional<T> first(Class<T> kind, String subject) {
+        return all(kind).filter(o -> o.subject().equals(Optional.of(subject))).findFirst();
     }
 
-    ParamsEntry params(String kind, String subject) {
-        return operation(kind, subject).flatMap(OperationEntry::params).orElse(ParamsEntry.NONE);
+    <T extends Operation> Stream<T> all(Class<T> kind) {
+        return plan.operations().stream().filter(kind::isInstance).map(kind::cast);
+    }
+
+    Optional<Sow> sow(String subject) {
+        return first(Sow.class, subject);
+    }
+
+    /** Any operation by its id. */
+    Optional<Operation> operation(String id) {
+        return plan.operations().stream().filter(o -> o.id().equals(id)).findFirst();
     }
 
     /** What a crop's entry says, by its id. */
@@ -21,8 +31,10 @@ record PlanLookup(PlanDocument plan) {
         return plan.crops().stream().filter(c -> c.id().equals(id)).findFirst();
     }
 
-    /** The planting system of a crop; no-till when the plan names none. */
-    String system(String cropId) {
-        return params("sow", cropId).system().orElse("no-till");
+    /** The passes that a planting system brought in for a crop. */
+    List<Pass> systemPasses(String cropId) {
+        return all(Pass.class)
+                .filter(p -> p.system().isPresent() && p.subject().equals(Optional.of(cropId)))
+                .toList();
     }
 }

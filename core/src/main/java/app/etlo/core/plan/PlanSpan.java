@@ -1,6 +1,5 @@
 package app.etlo.core.plan;
 
-import app.etlo.core.plan.PlanDocument.OperationEntry;
 import app.etlo.core.weather.YearsAhead;
 import java.time.LocalDate;
 import java.util.List;
@@ -33,7 +32,7 @@ record PlanSpan(LocalDate from, LocalDate to) {
                 to.plusDays(days.isEmpty() ? EMPTY_AHEAD_DAYS : open ? GROWING_DAYS : AHEAD_DAYS));
     }
 
-    private static Stream<LocalDate> day(OperationEntry o) {
+    private static Stream<LocalDate> day(Operation o) {
         return o.when().on().or(() -> o.when().countedBack().map(c -> c.from())).stream();
     }
 

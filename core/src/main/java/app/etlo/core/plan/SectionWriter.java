@@ -13,7 +13,6 @@ import app.etlo.core.plan.Evaluation.PinView;
 import app.etlo.core.plan.Evaluation.ResidueView;
 import app.etlo.core.plan.Evaluation.SectionView;
 import app.etlo.core.plan.Evaluation.StandView;
-import app.etlo.core.plan.PlanDocument.OperationEntry;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.tillage.Pass;
@@ -281,7 +280,7 @@ final class SectionWriter {
         return p.shareDisturbed() >= BURYING_SHARE && p.operation().depthCm() >= BURYING_DEPTH_CM;
     }
 
-    private Optional<PinView> pin(OperationEntry o) {
+    private Optional<PinView> pin(Operation o) {
         String subject = o.subject().orElse("");
         boolean cover = e.covers().stream().anyMatch(c -> c.entry().id().equals(subject));
         String word = switch (o.kind()) {
@@ -290,6 +289,7 @@ final class SectionWriter {
             case "harvest" -> "Harvest";
             case "graze" -> "Graze";
             case "irrigate" -> "Irrigate";
+            case "feed" -> "Feed";
             default -> "Pass";
         };
         return Optional.ofNullable(e.dates().get(o.id()))

@@ -4,7 +4,6 @@ import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.PlantKind;
 import app.etlo.core.plan.Evaluation.FigureView;
-import app.etlo.core.plan.PlanDocument.OperationEntry;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Figure;
@@ -205,9 +204,9 @@ public final class Sensitivities {
     private static Optional<PlanDocument> shifted(PlanDocument plan, String coverId, int days) {
         boolean cover = plan.covers().stream().anyMatch(c -> c.id().equals(coverId));
         return new PlanLookup(plan)
-                .operation("sow", coverId)
+                .sow(coverId)
                 .filter(o -> cover)
-                .map(OperationEntry::when)
+                .map(Operation::when)
                 .flatMap(w -> w.on())
                 .map(d -> PlanEdit.dated(plan, "sow", coverId, d.plusDays(days)));
     }

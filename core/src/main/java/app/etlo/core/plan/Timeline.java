@@ -2,10 +2,8 @@ package app.etlo.core.plan;
 
 import app.etlo.core.knowledge.FieldOperation;
 import app.etlo.core.knowledge.Knowledge;
-import app.etlo.core.knowledge.TerminationMethod;
+import app.etlo.core.knowledge.Product;
 import app.etlo.core.plan.PlanDocument.CropEntry;
-import app.etlo.core.plan.PlanDocument.OperationEntry;
-import app.etlo.core.plan.PlanDocument.ParamsEntry;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.tillage.Pass;
@@ -14,10 +12,14 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.BiFunction;
+import java.util.stream.Stream;
 
 /** The operations of a plan resolved into days, crops in time, and the passes that touch the ground. */
 final class Timeline {
+    private static final int PASSES = 400;
+    /** What plants a crop whose tool is not named. */
+    static final String USUAL_PLANTER = "no-till-planter";
+
     private final PlanDocument plan;
     private final Knowledge knowledge;
     private final PlanLookup lookup;
@@ -30,12 +32,29 @@ final class Timeline {
         this.dates = dates;
     }
 
-    Optional<LocalDate> day(String kind, String subject) {
-        return lookup.operation(kind, subject).flatMap(dates::day);
+    Optional<LocalDate> day(Operation o) {
+        return dates.day(o);
     }
 
-    ParamsEntry params(String kind, String subject) {
-        return lookup.params(kind, subject);
+    /** The day on which a crop is planted or a cover sown. */
+    Optional<LocalDate> sown(String subject) {
+        return lookup.sow(subject).flatMap(dates::day);
+    }
+
+    Optional<LocalDate> harvested(String cropId) {
+        return lookup.first(Operation.Harvest.class, cropId).flatMap(dates::day);
+    }
+
+    int harvestPlace(String cropId) {
+        return lookup.first(Operation.Harvest.class, cropId).orElseThrow().place();
+    }
+
+    Optional<LocalDate> ended(String coverId) {
+        return lookup.first(Operation.End.class, coverId).flatMap(dates::day);
+    }
+
+    Optional<Operation.Sow> sow(String subject) {
+        return lookup.sow(subject);
     }
 
     /** Cash crops by planting day; those without one come last, as typed. */
@@ -44,118 +63,195 @@ final class Timeline {
                 .map(c -> new CropInTime(
                         c.id(),
                         knowledge.crops().get(c.crop()),
-                        day("sow", c.id()),
-                        day("harvest", c.id()),
+                        sown(c.id()),
+                        harvested(c.id()),
                         c.turnaroundDays().orElse(0),
                         c.yieldGoal()))
                 .sorted(Comparator.comparing(c -> c.planted().or(c::harvested).orElse(LocalDate.MAX)))
                 .toList();
     }
 
-    /** The passes that put a crop in, without other tillage; empty until its planting is dated. */
+    /** The passes that put a crop in, with those of its planting system; empty until its planting is dated. */
     List<Pass> planting(CropEntry crop) {
-        Optional<LocalDate> planted = day("sow", crop.id());
-        ParamsEntry p = params("sow", crop.id());
-        String system = lookup.system(crop.id());
-        if (planted.isEmpty()) {
-            return List.of();
-        }
-        List<Pass> passes = new ArrayList<>();
-        knowledge.plantingSystems().get(system).steps().forEach(step -> {
-            FieldOperation op = knowledge.operations().get(step.operation());
-            Optional<Double> share = op.use().equals("strip") ? stripShare(p) : Optional.empty();
-            passes.add(new Pass(
-                    crop.id() + "-" + op.id(),
-                    planted.get().minusDays(step.daysBefore()),
-                    op,
-                    Optional.empty(),
-                    Optional.empty(),
-                    share));
-        });
-        return List.copyOf(passes);
+        return lookup.sow(crop.id())
+                .flatMap(o -> dates.day(o)
+                        .map(d -> Stream.concat(
+                                        lookup.systemPasses(crop.id()).stream().flatMap(p -> own(p).stream()),
+                                        Stream.of(planter(crop.id(), o, d)))
+                                .toList()))
+                .orElse(List.of());
     }
 
-    /** Strip over row, where both are typed. */
-    static Optional<Double> stripShare(ParamsEntry p) {
-        return p.stripWidth().flatMap(s -> p.rowWidth().map(r -> Math.min(1, s.in(Unit.METRE) / r.in(Unit.METRE))));
+    private Pass planter(String cropId, Operation.Sow o, LocalDate day) {
+        FieldOperation tool = knowledge.operations().get(o.tool().orElse(USUAL_PLANTER));
+        return new Pass(
+                cropId + "-" + tool.id(), day, tool, o.speed(), o.depth(), stripShare(tool, Optional.of(cropId)));
+    }
+
+    /** Strip over row, where the tool works strips and both are typed for the crop. */
+    private Optional<Double> stripShare(FieldOperation tool, Optional<String> cropId) {
+        return tool.use().equals("strip")
+                ? cropId.flatMap(lookup::sow)
+                        .flatMap(Operation.Sow::rows)
+                        .flatMap(r -> r.strip()
+                                .flatMap(s -> r.spacing().map(w -> Math.min(1, s.in(Unit.METRE) / w.in(Unit.METRE)))))
+                : Optional.empty();
     }
 
     /** Every pass over the ground, in time: sowings and ends of covers, plantings, and passes of their own. */
     List<Pass> passes() {
-        List<Pass> all = new ArrayList<>();
-        plan.crops().forEach(c -> all.addAll(planting(c)));
-        plan.covers().forEach(c -> {
-            day("sow", c.id()).ifPresent(d -> all.add(Pass.usual(c.id() + "-sow", d, sowingTool(c.id()))));
-            day("end", c.id())
-                    .ifPresent(d -> params("end", c.id())
-                            .method()
-                            .map(m -> knowledge.terminationMethods().get(m))
-                            .map(TerminationMethod::operations)
-                            .orElse(List.of())
-                            .forEach(o -> all.add(Pass.usual(
-                                    c.id() + "-" + o, d, knowledge.operations().get(o)))));
-        });
-        plan.operations().stream()
-                .filter(o -> o.kind().equals("pass"))
-                .forEach(o -> dates.day(o).ifPresent(d -> all.add(own(o, d))));
-        all.sort(Comparator.comparing(Pass::date));
+        return placedPasses().stream().map(Placed::pass).toList();
+    }
+
+    /** The same with their places in the day: a tool that sows goes before its seed. */
+    List<Placed> placedPasses() {
+        List<Placed> all = new ArrayList<>();
+        for (Operation o : plan.operations()) {
+            dates.day(o)
+                    .ifPresent(d -> o.as(new Operation.Cases<List<Pass>>() {
+                                @Override
+                                public List<Pass> sow(Operation.Sow x) {
+                                    String subject = x.subject().orElse("");
+                                    return List.of(
+                                            lookup.crop(subject).isPresent()
+                                                    ? planter(subject, x, d)
+                                                    : Pass.usual(subject + "-sow", d, sowingTool(x)));
+                                }
+
+                                @Override
+                                public List<Pass> end(Operation.End x) {
+                                    return x.passes().stream()
+                                            .flatMap(p ->
+                                                    knowledge.terminationMethods().get(p.method()).operations().stream()
+                                                            .map(t -> Pass.usual(
+                                                                    x.subject().orElse("") + "-" + t,
+                                                                    d.plusDays(p.afterDays()
+                                                                            .orElse(0)),
+                                                                    knowledge
+                                                                            .operations()
+                                                                            .get(t))))
+                                            .toList();
+                                }
+
+                                @Override
+                                public List<Pass> pass(Operation.Pass x) {
+                                    return own(x).stream().toList();
+                                }
+
+                                @Override
+                                public List<Pass> feed(Operation.Feed x) {
+                                    return List.of();
+                                }
+
+                                @Override
+                                public List<Pass> graze(Operation.Graze x) {
+                                    return List.of();
+                                }
+
+                                @Override
+                                public List<Pass> irrigate(Operation.Irrigate x) {
+                                    return List.of();
+                                }
+
+                                @Override
+                                public List<Pass> harvest(Operation.Harvest x) {
+                                    return List.of();
+                                }
+                            })
+                            .forEach(p -> all.add(new Placed(p, o.seq().orElse(PASSES)))));
+        }
+        all.sort(Comparator.comparing((Placed p) -> p.pass().date()).thenComparingInt(Placed::place));
         return List.copyOf(all);
     }
+
+    /** A pass with its place in the day. */
+    record Placed(Pass pass, int place) {}
 
     /**
      * Stock on a cover before it is ended.
      *
      * @param eatenShare of the living tops, 0 to 1
      */
-    record Grazing(String id, LocalDate date, double eatenShare) {}
+    record Grazing(String id, LocalDate date, int place, double eatenShare) {}
 
     /** Water given, mm. */
-    record Watering(String id, LocalDate date, double mm) {}
+    record Watering(String id, LocalDate date, int place, double mm) {}
 
     List<Grazing> grazings() {
-        return done(
-                "graze",
-                (o, d) -> new Grazing(
-                        o.id(), d, o.params().flatMap(ParamsEntry::sharePercent).orElse(0.0) / 100));
-    }
-
-    List<Watering> waterings() {
-        return done(
-                "irrigate",
-                (o, d) -> new Watering(
-                        o.id(),
-                        d,
-                        o.params()
-                                .flatMap(ParamsEntry::depth)
-                                .map(q -> q.in(Unit.MILLIMETRE))
-                                .orElse(0.0)));
-    }
-
-    private <T> List<T> done(String kind, BiFunction<OperationEntry, LocalDate, T> of) {
-        return plan.operations().stream()
-                .filter(o -> o.kind().equals(kind))
-                .flatMap(o -> dates.day(o).map(d -> of.apply(o, d)).stream())
+        return lookup.all(Operation.Graze.class)
+                .flatMap(o -> dates.day(o).map(d -> new Grazing(o.id(), d, o.place(), o.takePercent() / 100)).stream())
                 .toList();
     }
 
-    private FieldOperation sowingTool(String coverId) {
-        ParamsEntry p = params("sow", coverId);
-        String tool = p.operation()
-                .orElseGet(() -> knowledge
-                        .sowingMethods()
-                        .get(p.method().orElse("drilled"))
-                        .operation());
-        return knowledge.operations().get(tool);
+    List<Watering> waterings() {
+        return lookup.all(Operation.Irrigate.class)
+                .flatMap(o ->
+                        dates
+                                .day(o)
+                                .map(d -> new Watering(
+                                        o.id(), d, o.place(), o.depth().in(Unit.MILLIMETRE)))
+                                .stream())
+                .toList();
     }
 
-    private Pass own(OperationEntry o, LocalDate day) {
-        ParamsEntry p = o.params().orElse(ParamsEntry.NONE);
-        return new Pass(
-                o.id(),
-                day,
-                knowledge.operations().get(p.operation().orElseThrow()),
-                p.speed(),
-                p.depth(),
-                p.sharePercent().map(v -> v / 100));
+    /**
+     * Nitrogen given to a crop.
+     *
+     * @param nitrogenKgHa of it available in the season
+     */
+    record Feeding(String id, LocalDate date, int place, Product product, double nitrogenKgHa) {}
+
+    List<Feeding> feedings(String cropId) {
+        return lookup.all(Operation.Feed.class)
+                .filter(o -> o.subject().equals(Optional.of(cropId)))
+                .flatMap(o -> dates.day(o).map(d -> feeding(o, d)).stream())
+                .sorted(Comparator.comparing(Feeding::date))
+                .toList();
+    }
+
+    private Feeding feeding(Operation.Feed o, LocalDate day) {
+        Product product = knowledge.products().get(o.material().product());
+        double kgHa = o.rate().in(Unit.KG_PER_HA) * (o.rateOf().equals("material") ? product.nShare() : 1);
+        return new Feeding(o.id(), day, o.place(), product, kgHa * product.availableShare());
+    }
+
+    /** The ways a cover is ended, in time. */
+    List<Ending> endings(String coverId) {
+        return lookup.first(Operation.End.class, coverId)
+                .flatMap(o -> dates.day(o)
+                        .map(d -> o.passes().stream()
+                                .map(p -> new Ending(
+                                        coverId + "/" + p.id(),
+                                        d.plusDays(p.afterDays().orElse(0)),
+                                        o.place(),
+                                        p.method()))
+                                .toList()))
+                .orElse(List.of());
+    }
+
+    /** One way a cover is ended, on its day. */
+    record Ending(String id, LocalDate date, int place, String method) {}
+
+    private FieldOperation sowingTool(Operation.Sow o) {
+        return knowledge
+                .operations()
+                .get(o.tool()
+                        .orElseGet(() -> knowledge
+                                .sowingMethods()
+                                .get(o.method().orElse("drilled"))
+                                .operation()));
+    }
+
+    private Optional<Pass> own(Operation.Pass o) {
+        return dates.day(o).map(d -> {
+            FieldOperation tool = knowledge.operations().get(o.tool());
+            return new Pass(
+                    o.id(),
+                    d,
+                    tool,
+                    o.speed(),
+                    o.depth(),
+                    o.disturbedPercent().map(v -> v / 100).or(() -> stripShare(tool, o.subject())));
+        });
     }
 }

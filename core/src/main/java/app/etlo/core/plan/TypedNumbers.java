@@ -6,9 +6,9 @@ import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.plan.Context.LotEntry;
+import app.etlo.core.plan.Operation.RowsEntry;
 import app.etlo.core.plan.PlanDocument.CoverEntry;
 import app.etlo.core.plan.PlanDocument.CropEntry;
-import app.etlo.core.plan.PlanDocument.ParamsEntry;
 import app.etlo.core.quantity.Dimension;
 import app.etlo.core.quantity.PlausibleSpan;
 import app.etlo.core.quantity.Quantity;
@@ -16,6 +16,8 @@ import app.etlo.core.quantity.Unit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * The numbers of a plan and its context with the span in which each is believed. The spans are Etlo's own: wide enough for
@@ -40,9 +42,7 @@ final class TypedNumbers {
         numbers.add(Step.FIELD, "field", "Tile depth", context.field().tileDepth(), 40, 250, Unit.CENTIMETRE);
         plan.crops().forEach(numbers::crop);
         plan.covers().forEach(c -> numbers.cover(c, context));
-        plan.operations()
-                .forEach(o -> numbers.operation(
-                        o.subject().orElse(o.id()), o.kind(), o.params().orElse(ParamsEntry.NONE)));
+        plan.operations().forEach(o -> numbers.operation(o.subject().orElse(o.id()), o, cropIds(plan)));
         return List.copyOf(numbers.found);
     }
 
@@ -130,15 +130,28 @@ final class TypedNumbers {
                 Unit.PER_KG);
     }
 
-    private void operation(String subject, String kind, ParamsEntry p) {
-        Step step = kind.equals("sow") && p.system().isEmpty() ? Step.SOW : Step.PLANT;
-        add(Step.PLANT, subject, "Strip width", p.stripWidth(), 5, 60, Unit.CENTIMETRE);
-        add(Step.PLANT, subject, "Row width", p.rowWidth(), 10, 300, Unit.CENTIMETRE);
-        add(step, subject, "Sown area", p.sownArea(), 0.02, 1000, Unit.HECTARE);
-        add(Step.SOW, subject, "Working width", p.catchWidth(), 0.1, 40, Unit.METRE);
-        add(Step.SOW, subject, "Distance driven", p.catchDistance(), 5, 1000, Unit.METRE);
-        add(Step.PLANT, subject, "Depth", p.depth(), 0.5, 80, Unit.CENTIMETRE);
-        add(Step.PLANT, subject, "Speed", p.speed(), 0.5, 25, Unit.KM_PER_H);
+    private static Set<String> cropIds(PlanDocument plan) {
+        return plan.crops().stream().map(CropEntry::id).collect(Collectors.toSet());
+    }
+
+    private void operation(String subject, Operation o, Set<String> cropIds) {
+        if (o instanceof Operation.Sow s) {
+            Step step = cropIds.contains(subject) ? Step.PLANT : Step.SOW;
+            add(Step.PLANT, subject, "Strip width", s.rows().flatMap(RowsEntry::strip), 5, 60, Unit.CENTIMETRE);
+            add(Step.PLANT, subject, "Row width", s.rows().flatMap(RowsEntry::spacing), 10, 300, Unit.CENTIMETRE);
+            add(step, subject, "Sown area", s.sownArea(), 0.02, 1000, Unit.HECTARE);
+            add(Step.SOW, subject, "Working width", s.catchWidth(), 0.1, 40, Unit.METRE);
+            add(Step.SOW, subject, "Distance driven", s.catchDistance(), 5, 1000, Unit.METRE);
+            add(step, subject, "Depth", s.depth(), 0.5, 80, Unit.CENTIMETRE);
+            add(step, subject, "Speed", s.speed(), 0.5, 25, Unit.KM_PER_H);
+        }
+        if (o instanceof Operation.Pass p) {
+            add(Step.PLANT, subject, "Depth", p.depth(), 0.5, 80, Unit.CENTIMETRE);
+            add(Step.PLANT, subject, "Speed", p.speed(), 0.5, 25, Unit.KM_PER_H);
+        }
+        if (o instanceof Operation.Feed f) {
+            add(Step.FEED, subject, "Rate fed", Optional.of(f.rate()), 2, 5000, Unit.KG_PER_HA);
+        }
     }
 
     private static Optional<Quantity> percent(double v) {

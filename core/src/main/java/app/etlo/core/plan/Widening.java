@@ -4,7 +4,6 @@ import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.Evaluated.CoverResult;
 import app.etlo.core.plan.PlanDocument.CoverEntry;
-import app.etlo.core.plan.PlanDocument.ParamsEntry;
 import app.etlo.core.plan.PlanDocument.PlaceEntry;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Quantity;
@@ -343,17 +342,8 @@ public final class Widening {
                 plan.crops(),
                 plan.covers(),
                 plan.operations().stream()
-                        .map(o -> o.kind().equals("sow") && o.subject().equals(Optional.of(coverId))
-                                ? new PlanDocument.OperationEntry(
-                                        o.id(),
-                                        o.kind(),
-                                        o.subject(),
-                                        o.when(),
-                                        o.seq(),
-                                        o.zone(),
-                                        Optional.of(o.params()
-                                                .orElse(ParamsEntry.NONE)
-                                                .byMethod(method)))
+                        .map(o -> o instanceof Operation.Sow x && x.subject().equals(Optional.of(coverId))
+                                ? x.by(method)
                                 : o)
                         .toList());
     }

@@ -8,6 +8,7 @@ import app.etlo.core.plan.EvaluationWriter;
 import app.etlo.core.plan.Evaluator;
 import app.etlo.core.plan.FigureDifference;
 import app.etlo.core.plan.LastUsed;
+import app.etlo.core.plan.Operation;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.PlanEdit;
 import app.etlo.core.plan.Refused;
@@ -245,7 +246,9 @@ public final class Replays {
                         o.subject().orElseThrow(),
                         what(e, o.kind(), o.subject().orElseThrow(), span),
                         e.dates().get(o.id()).on(),
-                        o.kind().equals("end") ? methods(e, o.params().flatMap(p -> p.method())) : List.of()))
+                        o instanceof Operation.End end
+                                ? methods(e, end.passes().stream().findFirst().map(Operation.EndPassEntry::method))
+                                : List.of()))
                 .sorted(Comparator.comparing(Ask::planned));
     }
 

@@ -65,7 +65,7 @@ class GroundMemoryTest {
     private static List<GroundEvent> changed(List<GroundEvent> events, Random r, int plants) {
         List<GroundEvent> after = new ArrayList<>(events);
         if (r.nextBoolean()) {
-            after.removeIf(e -> e.rank() != 6 && e.day() > 100 + r.nextInt(300));
+            after.removeIf(e -> !(e instanceof GroundEvent.Sow) && e.day() > 100 + r.nextInt(300));
         }
         after.add(new GroundEvent.Fertilise(r.nextInt(DAYS), "new", 5));
         if (plants == 4) {

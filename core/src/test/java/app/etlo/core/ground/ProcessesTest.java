@@ -213,7 +213,7 @@ class ProcessesTest {
         GroundState s = state();
         s.surface.add(400, 4, 0.005);
         s.standing.add(100, 1, 0.005);
-        EventEffects.apply(new GroundEvent.Pass(0, "p", 0.6, 1), s);
+        new GroundEvent.Pass(0, "p", 0.6, 1).actOn(s);
         assertThat(s.standing.massGM2()).isZero();
         assertThat(s.surface.massGM2()).isCloseTo(500 * 0.6, within(1e-9));
         assertThat(s.mixed.massGM2()).isCloseTo(500 * 0.4, within(1e-9));
@@ -223,7 +223,7 @@ class ProcessesTest {
     @Test
     void seed_waits_for_moisture() {
         GroundState s = new GroundState(Trials.siltLoam(), new GroundPlant[] {Trials.plant("cereal-rye")});
-        EventEffects.apply(new GroundEvent.Sow(0, "s", 0, 200, false), s);
+        new GroundEvent.Sow(0, "s", 0, 200, false).actOn(s);
         s.soilC = 11;
         for (int l = 0; l < GroundSoil.LAYERS; l++) {
             s.waterMm[l] = s.soil.wiltingMm[l];

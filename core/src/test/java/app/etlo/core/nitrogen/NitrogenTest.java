@@ -37,6 +37,7 @@ class NitrogenTest {
                 "feed/c",
                 need(need),
                 credit,
+                Optional.empty(),
                 Optional.of(KNOWLEDGE.products().get(product)),
                 Optional.of(new Quantity(400, Unit.MONEY_PER_T)),
                 TEN_HA);

@@ -186,12 +186,12 @@ class PlanGroundTest {
     @Test
     void grazing_and_watering_that_say_too_little_are_refused_at_their_place() {
         assertThatThrownBy(() -> evaluated(ryeBeforeCorn().operation("graze", "v1", "2028-04-20", "")))
-                .hasMessageContaining("how much of the tops is eaten");
+                .hasMessageContaining("takePercent");
         assertThatThrownBy(
                         () -> evaluated(ryeBeforeCorn().operation("graze", "c2", "2028-07-20", "\"sharePercent\":40")))
                 .hasMessageContaining("stock graze a cover");
         assertThatThrownBy(() -> evaluated(ryeBeforeCorn().operation("irrigate", "c2", "2028-07-20", "")))
-                .hasMessageContaining("how much water");
+                .hasMessageContaining("depth");
         assertThatThrownBy(() -> evaluated(ryeBeforeCorn()
                         .operation("irrigate", "c2", "2028-07-20", "\"depth\":{\"value\":40,\"unit\":\"cm\"}")))
                 .hasMessageContaining("200 mm");

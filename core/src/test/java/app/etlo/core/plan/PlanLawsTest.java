@@ -8,9 +8,7 @@ import app.etlo.core.knowledge.Species;
 import app.etlo.core.plan.PlanDocument.ComponentEntry;
 import app.etlo.core.plan.PlanDocument.CoverEntry;
 import app.etlo.core.plan.PlanDocument.CropEntry;
-import app.etlo.core.plan.PlanDocument.DateEntry;
 import app.etlo.core.plan.PlanDocument.MixEntry;
-import app.etlo.core.plan.PlanDocument.OperationEntry;
 import app.etlo.core.plan.PlanDocument.PlaceEntry;
 import app.etlo.core.plan.PlanDocument.StandEntry;
 import app.etlo.core.quantity.Quantity;
@@ -47,7 +45,7 @@ class PlanLawsTest {
         List<Species> species = List.copyOf(Plans.KNOWLEDGE.species().all());
         List<CropEntry> cropEntries = new ArrayList<>();
         List<CoverEntry> covers = new ArrayList<>();
-        List<OperationEntry> operations = new ArrayList<>();
+        List<Operation> operations = new ArrayList<>();
         int n = r.nextInt(5);
         for (int i = 0; i < n; i++) {
             Crop crop = crops.get(r.nextInt(crops.size()));
@@ -63,19 +61,12 @@ class PlanLawsTest {
                 dated(operations, r, "end", "v" + i);
             }
         }
-        return new PlanDocument(1, "p1", "f1", Optional.empty(), cropEntries, covers, operations, List.of());
+        return new PlanDocument(2, "p1", "f1", Optional.empty(), cropEntries, covers, operations, List.of());
     }
 
-    private static void dated(List<OperationEntry> operations, Random r, String kind, String subject) {
+    private static void dated(List<Operation> operations, Random r, String kind, String subject) {
         if (r.nextInt(5) > 0) {
-            operations.add(new OperationEntry(
-                    "o" + operations.size(),
-                    kind,
-                    Optional.of(subject),
-                    DateEntry.on(FIRST.plusDays(r.nextInt(1400))),
-                    Optional.empty(),
-                    Optional.empty(),
-                    Optional.empty()));
+            operations.add(PlanEdit.plain("o" + operations.size(), kind, subject, FIRST.plusDays(r.nextInt(1400))));
         }
     }
 
@@ -166,12 +157,12 @@ class PlanLawsTest {
 
     @Property(tries = 100)
     void the_order_of_a_plans_lists_changes_no_figure(@ForAll("plans") PlanDocument plan) {
-        List<OperationEntry> turned = new ArrayList<>(plan.operations());
+        List<Operation> turned = new ArrayList<>(plan.operations());
         Collections.reverse(turned);
         List<CoverEntry> covers = new ArrayList<>(plan.covers());
         Collections.reverse(covers);
         PlanDocument other = new PlanDocument(
-                1, plan.id(), plan.fieldId(), plan.name(), plan.crops(), covers, turned, plan.answers());
+                2, plan.id(), plan.fieldId(), plan.name(), plan.crops(), covers, turned, plan.answers());
         var a = evaluate(plan).figures();
         var b = evaluate(other).figures();
         assertThat(b.keySet()).isEqualTo(a.keySet());

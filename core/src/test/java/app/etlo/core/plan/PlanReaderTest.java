@@ -31,17 +31,17 @@ class PlanReaderTest {
                     "cropId": "c2"                               | "cropId": "c9"                                | /plan/covers/0/place/cropId                 | no crop 'c9'
                     "aims": ["fix-nitrogen", "mulch"]            | "aims": ["fix-nitrogen", "beauty"]            | /plan/covers/0/aims/1                       | library has no aim
                     "kind": "harvest", "subject": "c1"           | "kind": "harvest", "subject": "c7"            | /plan/operations/1/subject                  | no crop or cover
-                    "kind": "harvest", "subject": "c1"           | "kind": "harvest"                             | /plan/operations/1/subject                  | names the crop or cover
+                    "kind": "harvest", "subject": "c1"           | "kind": "harvest"                             | /plan/operations/1                          | subject
                     "kind": "harvest", "subject": "c2"           | "kind": "harvest", "subject": "c1"            | /plan/operations/5/subject                  | already has a harvest
                     "2026-07-10"                                 | "10.7.2026"                                   | /plan/operations/1/when/on                  | pattern
                     "2026-07-10"                                 | "2026-02-30"                                  | /plan/operations/1/when/on                  | is not a date
                     "2026-07-10"                                 | "1826-07-10"                                  | /plan/operations/1/when/on                  | pattern
-                    "method": "drilled"                          | "method": "thrown"                            | /plan/operations/2/params/method            | library has no method
-                    "stripWidth": {"value": 10, "unit": "in"}    | "stripWidth": {"value": 40, "unit": "in"}     | /plan/operations/4/params/stripWidth/value  | no wider than its row
-                    "rowWidth": {"value": 30, "unit": "in"}      | "rowWidth": {"value": 0, "unit": "in"}        | /plan/operations/4/params/rowWidth/value    | above zero
+                    "method": "drilled"                          | "method": "thrown"                            | /plan/operations/2/method                   | library has no method
+                    "stripWidth": {"value": 10, "unit": "in"}    | "stripWidth": {"value": 40, "unit": "in"}     | /plan/operations/4/rows/strip/value         | no wider than its row
+                    "rowWidth": {"value": 30, "unit": "in"}      | "rowWidth": {"value": 0, "unit": "in"}        | /plan/operations/4/rows/spacing/value       | above zero
                     "product": "uan28"                           | "product": "magic"                            | /plan/crops/1/nitrogen/product              | library has no product
                     "nitrogenPercent": 2.5                       | "nitrogenPercent": 250                        | /plan/covers/0/stand/nitrogenPercent        | maximum
-                    "schemaVersion": 1                           | "schemaVersion": 2                            | /plan/schemaVersion                         | 1
+                    "schemaVersion": 1                           | "schemaVersion": 3                            | /plan/schemaVersion                         | 2
                     "answers": []                                | "answers": [], "colour": "red"                | /plan                                       | colour
                     "format": "etlo-dossier"                     | "format": "something"                         | /format                                     | not an Etlo plan file
                     "version": 1                                 | "version": 9                                  | /version                                    | reads version 1

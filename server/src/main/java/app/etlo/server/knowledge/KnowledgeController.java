@@ -10,6 +10,7 @@ import app.etlo.core.knowledge.PlantingSystem;
 import app.etlo.core.knowledge.Product;
 import app.etlo.core.knowledge.SowingMethod;
 import app.etlo.core.plan.ContextCheck;
+import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.PlanReader;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
@@ -18,6 +19,8 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
 /** What the screens offer to choose from. */
@@ -54,7 +57,7 @@ class KnowledgeController {
             List<SpeciesChoice> species,
             List<CropChoice> crops,
             List<Choice> operations,
-            List<Choice> plantingSystems,
+            List<PlantingSystemView> plantingSystems,
             List<Choice> sowingMethods,
             List<Choice> terminationMethods,
             List<Choice> products,
@@ -98,7 +101,9 @@ class KnowledgeController {
                                 .toList(),
                         FieldOperation::id,
                         FieldOperation::name),
-                choices(knowledge.plantingSystems().all(), PlantingSystem::id, PlantingSystem::name),
+                knowledge.plantingSystems().all().stream()
+                        .map(s -> new PlantingSystemView(s.id(), s.name(), s.steps()))
+                        .toList(),
                 choices(knowledge.sowingMethods().all(), SowingMethod::id, SowingMethod::name),
                 knowledge.terminationMethods().all().stream()
                         .map(t -> new Choice(t.id(), t.name()))
@@ -116,11 +121,28 @@ class KnowledgeController {
                         .toList());
     }
 
+    /**
+     * A planting system as a template of passes.
+     *
+     * @param steps in time, the planter last
+     */
+    record PlantingSystemView(String id, String name, List<PlantingSystem.Step> steps) {}
+
     /** The published schema of the plan document. */
     @Access(Who.ANYONE)
     @GetMapping(value = "/api/formats/plan.schema.json", produces = MediaType.APPLICATION_JSON_VALUE)
     String planSchema() {
         return PlanReader.schemaText();
+    }
+
+    /**
+     * A plan document of an earlier version as it is written now; one of this version is given back. For what a page kept while the
+     * server was away and an older page wrote.
+     */
+    @Access(Who.MEMBER)
+    @PostMapping("/api/formats/plan")
+    PlanDocument upToDate(@RequestBody PlanDocument plan) {
+        return plan;
     }
 
     private static <T> List<Choice> choices(

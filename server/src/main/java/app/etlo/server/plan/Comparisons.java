@@ -42,7 +42,7 @@ class Comparisons {
         DifferenceWords words = words(row.fieldRef());
         JsonNode from = Json.tree(revisions.document(row, base));
         RevisionRow head = revisions.revision(row, row.head());
-        JsonNode theirs = Json.tree(head.document());
+        JsonNode theirs = Json.tree(revisions.document(head));
         List<Difference> changes = Differences.between(from, mine);
         Merge merged = Merge.gently(theirs, changes);
         return new Conflict(new Conflict.Comparison(

@@ -45,7 +45,7 @@ class PlanHistory {
         int to = Math.min(row.head(), before.orElse(Integer.MAX_VALUE) - 1);
         List<RevisionRow> rows = revisions.between(row, to - PAGE, to);
         Map<Integer, JsonNode> documents = new HashMap<>();
-        rows.forEach(r -> documents.put(r.number(), Json.tree(r.document())));
+        rows.forEach(r -> documents.put(r.number(), Json.tree(revisions.document(r))));
         DifferenceWords words = comparisons.words(row.fieldRef());
         Map<String, String> names = people.names();
         List<Entry> entries = new ArrayList<>();

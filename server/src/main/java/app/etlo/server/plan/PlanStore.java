@@ -203,7 +203,7 @@ public class PlanStore {
         Optional<RevisionRow> sent = revisions.madeBy(requestId, row);
         JsonNode mine = Json.tree(Json.write(plan));
         if (sent.isPresent()) {
-            if (!Json.tree(sent.get().document()).equals(mine)) {
+            if (!Json.tree(revisions.document(sent.get())).equals(mine)) {
                 throw Revisions.usedBefore();
             }
             return revisions.saved(row, sent.get().number(), change.author());

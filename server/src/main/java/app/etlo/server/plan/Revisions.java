@@ -72,8 +72,14 @@ class Revisions {
         return revisions.findByPlanIdAndNumberBetweenOrderByNumberDesc(row.id(), from, to);
     }
 
+    /** The plan as it was at a revision, in the version of the document that is written now. */
     String document(PlanRow row, int number) {
-        return revision(row, number).document();
+        return document(revision(row, number));
+    }
+
+    /** The plan of a revision; rows of an earlier version are never rewritten, only read. */
+    String document(RevisionRow revision) {
+        return reader.upToDate(revision.document());
     }
 
     String head(PlanRow row) {

@@ -172,9 +172,11 @@ final class PlanPage {
     private void crop(CropView c) {
         page.append("<h2>").append(text(c.name())).append("</h2>");
         if (e.figures().containsKey("plant/" + c.id() + "/rating")) {
-            page.append("<p>Planting (")
-                    .append(text(c.system()))
-                    .append(") disturbs ")
+            page.append("<p>Planting")
+                    .append(text(c.system()
+                            .map(x -> " (" + x.replace('-', ' ') + ")")
+                            .orElse("")))
+                    .append(" disturbs ")
                     .append(figure("plant/" + c.id() + "/disturbed"))
                     .append(" of the ground. Soil tillage intensity rating ")
                     .append(figure("plant/" + c.id() + "/rating"))
