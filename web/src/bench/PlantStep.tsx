@@ -62,7 +62,7 @@ export function PlantStep() {
         <SelectField
           label="Planting pass"
           value={seen?.system ?? ''}
-          empty={seen?.system ? undefined : 'passes of its own'}
+          empty={seen?.system ? undefined : seen ? 'passes of its own' : 'loading'}
           options={knowledge.plantingSystems}
           disabled={!sow}
           onChange={(v) => {
