@@ -2,8 +2,14 @@ package app.etlo.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.KnowledgeLoader;
+import app.etlo.core.plan.Dossier;
+import app.etlo.core.plan.Json;
+import app.etlo.core.plan.PlanReader;
 import app.etlo.testkit.Postgres;
 import app.etlo.testkit.Visitor;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -49,7 +55,12 @@ class FirstVersionTest {
                             .ok())
                     .contains("Lowmere advice")
                     .contains("\"role\":\"adviser\"");
-            assertThat(visitor.get("/api/plans/p1/dossier").ok()).isEqualTo(resource("dossier.json"));
+            // exports come out in the version of the plan document that is written now
+            Knowledge knowledge = KnowledgeLoader.shipped();
+            assertThat(visitor.get("/api/plans/p1/dossier").ok())
+                    .isEqualTo(Dossier.read(resource("dossier.json"), new PlanReader(knowledge), knowledge)
+                            .write())
+                    .contains("\"schemaVersion\" : 2");
             assertThat(visitor.get("/api/plans/p1/revisions").ok())
                     .contains("cereal rye, share: 50 % → 60 %")
                     .contains("\"kind\":\"undo\"");
@@ -76,7 +87,36 @@ class FirstVersionTest {
                                     Map.of("If-Match", "4", "X-Request-Id", "first-version-1"))
                             .ok())
                     .contains("\"sharePercent\":60.0");
+            editedAcross(visitor);
         }
+    }
+
+    /** Saved, undone, merged and restored on top of revisions that were written as version 1. */
+    private static void editedAcross(Visitor visitor) throws Exception {
+        String now = visitor.get("/api/plans/p1")
+                .ok()
+                .replaceFirst("\\{\"plan\":", "")
+                .replaceFirst(",\"revision\".*", "");
+        assertThat(now).contains("\"schemaVersion\":2");
+        visitor.save("p1", now.replace("\"sharePercent\":60.0", "\"sharePercent\":70.0"), 5, "first-version-2")
+                .ok();
+        assertThat(visitor.get("/api/plans/p1/revisions").ok()).contains("cereal rye, share: 60 % → 70 %");
+        assertThat(visitor.send(
+                                "POST",
+                                "/api/plans/p1/undo",
+                                "",
+                                Map.of("If-Match", "6", "X-Request-Id", "first-version-3"))
+                        .ok())
+                .contains("\"sharePercent\":60.0");
+        // an older page saves upon what it saw: its plan of version 1 meets a head of version 2, and only its change is
+        // one
+        ObjectNode seen = (ObjectNode) Json.tree(resource("dossier.json")).path("plan");
+        assertThat(seen.path("schemaVersion").asInt()).isEqualTo(1);
+        Visitor.Answer met = visitor.save("p1", seen.put("name", "Old page").toString(), 4, "first-version-4");
+        assertThat(met.status()).isEqualTo(409);
+        assertThat(Json.tree(met.body()).at("/comparison/mine"))
+                .singleElement()
+                .satisfies(words -> assertThat(words.asText()).contains("Old page"));
     }
 
     private static void fill(Postgres pg, String url) throws SQLException, IOException {

@@ -36,6 +36,7 @@ class WallTest {
             "GET /api/fields",
             "GET /api/field-sections",
             "GET /api/refresh",
+            "POST /api/formats/plan",
             "GET /api/lots",
             "GET /api/lots.csv",
             "GET /api/seed",

@@ -19,6 +19,7 @@ public final class Judgements {
             new LegumeWithoutInoculant(),
             new SownAfterLatestDate(),
             new CoverEndedAfterPlanting(),
+            new TilledBeforeEnd(),
             new TieUpExpected(),
             new ResidualHerbicide(),
             new WeatherUncertain(),

@@ -9,6 +9,8 @@ import app.etlo.core.weather.Forecast;
 import app.etlo.core.weather.Place;
 import app.etlo.core.weather.WeatherGenerator;
 import app.etlo.core.working.Origin;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
@@ -23,7 +25,8 @@ public final class Climates {
     private static final int KEPT = 60;
 
     private final Knowledge knowledge;
-    private final LastUsed<Climate> kept = new LastUsed<>(KEPT);
+    private final Cache<String, Climate> kept =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
 
     public Climates(Knowledge knowledge) {
         this.knowledge = knowledge;
@@ -66,7 +69,7 @@ public final class Climates {
         String key = "series " + w.id() + " " + w.hashCode();
         return kept.get(
                 key,
-                () -> new Climate(
+                k -> new Climate(
                         w.id(),
                         w.name(),
                         new Place(
@@ -81,7 +84,7 @@ public final class Climates {
         int year = asOf.getYear();
         return kept.get(
                 "station " + s.id() + " " + year,
-                () -> new Climate(
+                k -> new Climate(
                         s.id(),
                         s.name(),
                         new Place(s.latitude(), s.elevationM(), s.coastal()),

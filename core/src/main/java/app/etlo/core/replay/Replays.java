@@ -7,7 +7,6 @@ import app.etlo.core.plan.Evaluation.FigureView;
 import app.etlo.core.plan.EvaluationWriter;
 import app.etlo.core.plan.Evaluator;
 import app.etlo.core.plan.FigureDifference;
-import app.etlo.core.plan.LastUsed;
 import app.etlo.core.plan.Operation;
 import app.etlo.core.plan.PlanDocument;
 import app.etlo.core.plan.PlanEdit;
@@ -26,6 +25,8 @@ import app.etlo.core.replay.ReplayViews.YearsView;
 import app.etlo.core.weather.Climate;
 import app.etlo.core.weather.Forecast;
 import app.etlo.core.working.Origin;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
@@ -50,7 +51,8 @@ public final class Replays {
     private static final int APART_DAYS = 7;
 
     private final Evaluator evaluator;
-    private final LastUsed<PastWeather> kept = new LastUsed<>(KEPT);
+    private final Cache<String, PastWeather> kept =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
 
     public Replays(Evaluator evaluator) {
         this.evaluator = evaluator;
@@ -307,7 +309,7 @@ public final class Replays {
                 + span.yearOfEnd() + " " + s.year;
         PastWeather weather = kept.get(
                 key,
-                () -> PastWeather.of(base, record(base, s.today), firstYear(plan, span), span.yearOfEnd(), s.year)
+                k -> PastWeather.of(base, record(base, s.today), firstYear(plan, span), span.yearOfEnd(), s.year)
                         .orElseThrow(() ->
                                 new Refused("/year", "the record holds no such year with whole years before it")));
         return new Open(s, plan, s.context, span, weather);

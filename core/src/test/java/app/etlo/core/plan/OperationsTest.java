@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.etlo.core.advice.Note;
 import app.etlo.core.working.Figure;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -84,6 +85,24 @@ class OperationsTest {
                         .map(app.etlo.core.tillage.Pass::date)
                         .toList())
                 .containsExactly(LocalDate.of(2028, 5, 8));
+    }
+
+    /** The disc of a full-width system falls into a cover that is rolled a week before planting. */
+    @Test
+    void tillage_while_a_cover_still_grows_is_noted() {
+        Evaluated early = with(p -> {});
+        assertThat(notes(early)).singleElement().satisfies(n -> {
+            assertThat(n.subject()).isEqualTo("v1");
+            assertThat(n.text()).contains("Tandem disc on 28 Apr 2028").contains("end on 1 May 2028");
+        });
+        Evaluated late = with(p -> operation(p, "pass", "c2").putObject("when").put("on", "2028-05-03"));
+        assertThat(notes(late)).isEmpty();
+    }
+
+    private static List<Note> notes(Evaluated e) {
+        return e.notes().stream()
+                .filter(n -> n.rule().equals("tilled-before-end"))
+                .toList();
     }
 
     /** Rolled too early most of it lives; a second way of ending it a week later kills what is left. */

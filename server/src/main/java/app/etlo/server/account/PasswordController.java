@@ -4,7 +4,7 @@ import app.etlo.core.plan.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.limits.Limited;
-import app.etlo.server.outbox.Letter;
+import app.etlo.server.outbox.Email;
 import app.etlo.server.outbox.Outbox;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -90,7 +90,7 @@ class PasswordController {
     void askReset(@Valid @RequestBody ResetAsked asked) {
         // to the address as it is stored: what was typed only looks it up
         accounts.offerReset(asked.email())
-                .ifPresent(offer -> outbox.post(new Letter(
+                .ifPresent(offer -> outbox.post(new Email(
                         offer.email(),
                         "A new password for Etlo",
                         "Somebody asked for a new password for this address. To choose one, open this link within an"

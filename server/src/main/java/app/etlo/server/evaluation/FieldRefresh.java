@@ -2,6 +2,7 @@ package app.etlo.server.evaluation;
 
 import app.etlo.server.account.PracticeDay;
 import app.etlo.server.account.Workspace;
+import app.etlo.server.outbox.TaskData;
 import app.etlo.server.weather.WeatherChanged;
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.SchedulerName;
@@ -12,7 +13,6 @@ import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
 import jakarta.annotation.PreDestroy;
-import java.io.Serializable;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -46,13 +46,9 @@ public class FieldRefresh {
     private static final String PRACTICE = "practice";
 
     /** Fields of a practice are to be looked through. */
-    record PracticeOn(long workspaceId, LocalDate asOf) implements Serializable {
-        private static final long serialVersionUID = 1L;
-    }
+    record PracticeOn(long workspaceId, LocalDate asOf) {}
 
-    record FieldOn(long workspaceId, String fieldId, LocalDate asOf) implements Serializable {
-        private static final long serialVersionUID = 1L;
-    }
+    record FieldOn(long workspaceId, String fieldId, LocalDate asOf) {}
 
     /**
      * How far it has come.
@@ -99,6 +95,7 @@ public class FieldRefresh {
         this.scheduler = Scheduler.create(new TransactionAwareDataSourceProxy(database), practice, field)
                 .startTasks(newDay)
                 .schedulerName(new SchedulerName.Fixed(name))
+                .serializer(new TaskData())
                 .tableName("refresh_tasks")
                 .threads(1)
                 .pollingInterval(poll)

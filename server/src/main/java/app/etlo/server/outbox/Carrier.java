@@ -1,13 +1,13 @@
 package app.etlo.server.outbox;
 
-/** Takes letters to where people read them. */
+/** Takes emails to where people read them. */
 interface Carrier {
     /**
      * @throws NotDelivered when it could not; it is tried again later
      */
-    void deliver(Letter letter);
+    void deliver(Email email);
 
-    /** Says nothing of the letter: this is written to the log. */
+    /** Says nothing of the email: this is written to the log. */
     final class NotDelivered extends RuntimeException {
         private static final long serialVersionUID = 1L;
 

@@ -4,7 +4,7 @@ import org.springframework.mail.MailException;
 import org.springframework.mail.SimpleMailMessage;
 import org.springframework.mail.javamail.JavaMailSender;
 
-/** Hands letters to a mail server. */
+/** Hands emails to a mail server. */
 final class MailCarrier implements Carrier {
     private final JavaMailSender sender;
     private final String from;
@@ -15,12 +15,12 @@ final class MailCarrier implements Carrier {
     }
 
     @Override
-    public void deliver(Letter letter) {
+    public void deliver(Email email) {
         SimpleMailMessage mail = new SimpleMailMessage();
         mail.setFrom(from);
-        mail.setTo(letter.to());
-        mail.setSubject(letter.subject());
-        mail.setText(letter.text());
+        mail.setTo(email.to());
+        mail.setSubject(email.subject());
+        mail.setText(email.text());
         try {
             sender.send(mail);
         } catch (MailException e) {

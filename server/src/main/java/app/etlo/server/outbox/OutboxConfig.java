@@ -1,10 +1,13 @@
 package app.etlo.server.outbox;
 
+import com.github.kagkarlsson.scheduler.boot.config.DbSchedulerCustomizer;
+import com.github.kagkarlsson.scheduler.serializer.Serializer;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.Optional;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
@@ -26,9 +29,20 @@ class OutboxConfig {
         return host.isBlank() ? new PrintedCarrier(file) : new MailCarrier(sender.getObject(), from);
     }
 
+    /** Tasks are kept as JSON. */
     @Bean
-    OneTimeTask<Letter> delivery(Carrier carrier, @Value("${etlo.outbox.retry}") Duration retry) {
-        return Tasks.oneTime("letter", Letter.class)
+    DbSchedulerCustomizer tasksAsJson() {
+        return new DbSchedulerCustomizer() {
+            @Override
+            public Optional<Serializer> serializer() {
+                return Optional.of(new TaskData());
+            }
+        };
+    }
+
+    @Bean
+    OneTimeTask<Email> delivery(Carrier carrier, @Value("${etlo.outbox.retry}") Duration retry) {
+        return Tasks.oneTime("letter", Email.class)
                 .onFailure(new FailureHandler.MaxRetriesFailureHandler<>(
                         MOST_TRIES, new FailureHandler.ExponentialBackoffFailureHandler<>(retry)))
                 .execute((instance, context) -> carrier.deliver(instance.getData()));

@@ -8,7 +8,7 @@ import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFilePermission;
 import java.util.Set;
 
-/** The stand-in that ships with Etlo: prints letters to a file that only its owner reads. */
+/** The stand-in that ships with Etlo: prints emails to a file that only its owner reads. */
 final class PrintedCarrier implements Carrier {
     private final Path file;
 
@@ -17,8 +17,8 @@ final class PrintedCarrier implements Carrier {
     }
 
     @Override
-    public synchronized void deliver(Letter letter) {
-        String printed = "To: " + letter.to() + "\nSubject: " + letter.subject() + "\n\n" + letter.text() + "\n\n--\n";
+    public synchronized void deliver(Email email) {
+        String printed = "To: " + email.to() + "\nSubject: " + email.subject() + "\n\n" + email.text() + "\n\n--\n";
         try {
             boolean fresh = Files.notExists(file);
             if (fresh) {

@@ -15,9 +15,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.mail.javamail.JavaMailSenderImpl;
 
-/** Letters on their way: printed by the stand-in, or by mail (RFC 5321), to servers that answer, are away, or hang. */
+/** Emails on their way: printed by the stand-in, or by mail (RFC 5321), to servers that answer, are away, or hang. */
 class DeliveryTest {
-    private static final Letter LETTER = new Letter("grower@example.org", "A new password", "Open this link.");
+    private static final Email EMAIL = new Email("grower@example.org", "A new password", "Open this link.");
 
     private static Carrier mail(int port) {
         JavaMailSenderImpl sender = new JavaMailSenderImpl();
@@ -29,11 +29,11 @@ class DeliveryTest {
     }
 
     @Test
-    void the_stand_in_prints_each_letter_where_only_its_owner_reads(@TempDir Path folder) throws IOException {
+    void the_stand_in_prints_each_email_where_only_its_owner_reads(@TempDir Path folder) throws IOException {
         Path file = folder.resolve("outbox.txt");
         Carrier printed = new PrintedCarrier(file);
-        printed.deliver(LETTER);
-        printed.deliver(new Letter("other@example.org", "Again", "Text"));
+        printed.deliver(EMAIL);
+        printed.deliver(new Email("other@example.org", "Again", "Text"));
         assertThat(Files.readString(file))
                 .contains("To: grower@example.org\nSubject: A new password\n\nOpen this link.")
                 .contains("To: other@example.org");
@@ -42,9 +42,9 @@ class DeliveryTest {
     }
 
     @Test
-    void a_folder_that_cannot_be_written_to_is_a_letter_not_delivered() {
+    void a_folder_that_cannot_be_written_to_is_an_email_not_delivered() {
         Carrier printed = new PrintedCarrier(Path.of("/proc/none/outbox.txt"));
-        assertThatThrownBy(() -> printed.deliver(LETTER)).isInstanceOf(Carrier.NotDelivered.class);
+        assertThatThrownBy(() -> printed.deliver(EMAIL)).isInstanceOf(Carrier.NotDelivered.class);
     }
 
     @Test
@@ -52,7 +52,7 @@ class DeliveryTest {
         GreenMail server = new GreenMail(new ServerSetup(0, "127.0.0.1", ServerSetup.PROTOCOL_SMTP));
         server.start();
         try {
-            mail(server.getSmtp().getPort()).deliver(LETTER);
+            mail(server.getSmtp().getPort()).deliver(EMAIL);
             assertThat(server.waitForIncomingEmail(5000, 1)).isTrue();
             var received = server.getReceivedMessages()[0];
             assertThat(received.getSubject()).isEqualTo("A new password");
@@ -64,14 +64,14 @@ class DeliveryTest {
     }
 
     @Test
-    void one_that_is_away_or_never_answers_is_given_up_without_a_word_of_the_letter() throws IOException {
+    void one_that_is_away_or_never_answers_is_given_up_without_a_word_of_the_email() throws IOException {
         int away;
         try (ServerSocket closed = new ServerSocket(0)) {
             away = closed.getLocalPort();
         }
-        assertThatThrownBy(() -> mail(away).deliver(LETTER)).isInstanceOf(Carrier.NotDelivered.class);
+        assertThatThrownBy(() -> mail(away).deliver(EMAIL)).isInstanceOf(Carrier.NotDelivered.class);
         try (ServerSocket silent = new ServerSocket(0, 5, InetAddress.getLoopbackAddress())) {
-            assertThatThrownBy(() -> mail(silent.getLocalPort()).deliver(LETTER))
+            assertThatThrownBy(() -> mail(silent.getLocalPort()).deliver(EMAIL))
                     .isInstanceOf(Carrier.NotDelivered.class)
                     .hasMessageNotContaining("grower")
                     .hasNoCause();
