@@ -4,6 +4,7 @@ import { operationOf, setDay, setWhen } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
 import { spokenDate } from '../section/scale';
 import type { Schemas } from '../api/client';
+import { celsiusDegreesOf, fahrenheitDegreesOf } from '../ui/convert';
 
 type Crop = Schemas['CropEntry'];
 
@@ -31,7 +32,7 @@ export function CropDate({
 }) {
   const { session, state, knowledge, us } = useOpenPlan();
   const degreeDays = (celsius: number | undefined) =>
-    celsius === undefined || !us ? celsius : Number((celsius * 1.8).toPrecision(6));
+    celsius === undefined || !us ? celsius : Number(fahrenheitDegreesOf(celsius).toPrecision(6));
   const plan = state.plan;
   const operation = operationOf(plan, kind, crop.id);
   const when = operation?.when;
@@ -71,7 +72,9 @@ export function CropDate({
           max={us ? 10800 : 6000}
           suffix={<span className="text-[11.5px] text-ink2">{us ? '°F d' : '°C d'}</span>}
           onChange={(typed) =>
-            change({ degreeDays: typed === undefined ? {} : { sum: us ? typed / 1.8 : typed } })
+            change({
+              degreeDays: typed === undefined ? {} : { sum: us ? celsiusDegreesOf(typed) : typed },
+            })
           }
           problem={problem}
         />

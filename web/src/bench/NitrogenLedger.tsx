@@ -1,3 +1,5 @@
+import { scaleLinear } from 'd3-scale';
+
 import type { Evaluation } from '../api/client';
 import { useOpenPlan } from '../plan/context';
 import { FIG } from '../section/ink';
@@ -17,18 +19,10 @@ const bandOf = (f: Figure) => ({
 
 /** A scale of whole steps from the lowest to the highest value. */
 function scaleOf(values: number[]) {
-  const high = Math.max(1, ...values);
-  const low = Math.min(0, ...values);
-  const raw = (high - low) / 5;
-  const size = 10 ** Math.floor(Math.log10(raw));
-  const step = [1, 2, 5, 10].map((k) => k * size).find((s) => s >= raw) ?? raw;
-  const from = Math.floor(low / step) * step;
-  const to = Math.ceil((high * 1.02) / step) * step;
-  const ticks = Array.from(
-    { length: Math.round((to - from) / step) + 1 },
-    (_, i) => from + i * step,
+  const x = scaleLinear([Math.min(0, ...values), Math.max(1, ...values) * 1.02], [6, W - 6]).nice(
+    5,
   );
-  return { x: (v: number) => 6 + ((v - from) / (to - from)) * (W - 12), ticks };
+  return { x, ticks: x.ticks(5) };
 }
 
 /** Need, credits and what is left, each bar starting where the last balance ended; the stippled part is the band. */

@@ -13,18 +13,26 @@ import { CopyRotation } from './CopyRotation';
 import { CropDate } from './CropDate';
 import { useCropName } from './pick';
 import { WindowTable } from './WindowTable';
+import {
+  fahrenheitDegreesOf,
+  fahrenheitOf,
+  inchesOfCm,
+  kgHaOfLbAc,
+  perAcreOfPerHectare,
+} from '../ui/convert';
 
 type Choice = Schemas['CropChoice'];
 
 /** What the library holds of a crop, for the planting at hand. */
 function CropFacts({ crop, us }: { crop: Choice; us: boolean }) {
   const g = crop.growing;
-  const cm = (v: number) => (us ? `${(v / 2.54).toFixed(1)} in` : `${v} cm`);
-  const c = (v: number) => (us ? `${Math.round(v * 1.8 + 32)} °F` : `${v} °C`);
-  const warmth = (v: number) => (us ? `${Math.round(v * 1.8)} °F d` : `${v} °C d`);
+  const cm = (v: number) => (us ? `${inchesOfCm(v).toFixed(1)} in` : `${v} cm`);
+  const c = (v: number) => (us ? `${Math.round(fahrenheitOf(v))} °F` : `${v} °C`);
+  const warmth = (v: number) => (us ? `${Math.round(fahrenheitDegreesOf(v))} °F d` : `${v} °C d`);
   const area = (v: number) =>
     us
-      ? `${Math.round(v / 2.471 / 100) * 100}`.replace(/(\d)(?=(\d{3})+$)/g, '$1 ') + '/ac'
+      ? `${Math.round(perAcreOfPerHectare(v) / 100) * 100}`.replace(/(\d)(?=(\d{3})+$)/g, '$1 ') +
+        '/ac'
       : `${v}`.replace(/(\d)(?=(\d{3})+$)/g, '$1 ') + '/ha';
   const facts: [string, string][] = [
     ['family', crop.family],
@@ -45,7 +53,7 @@ function CropFacts({ crop, us }: { crop: Choice; us: boolean }) {
       'residue cover',
       us
         ? `1 − e^(−${g.coverAcPerLb} M), M in lb/ac`
-        : `1 − e^(−${(g.coverAcPerLb / 1.12085).toPrecision(3)} M), M in kg/ha`,
+        : `1 − e^(−${(g.coverAcPerLb / kgHaOfLbAc(1)).toPrecision(3)} M), M in kg/ha`,
     ],
     [
       'leaves nitrogen',

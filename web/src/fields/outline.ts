@@ -1,3 +1,5 @@
+import { metresOfFeet } from '../ui/convert';
+
 /** A GeoJSON outline as rings of positions, degrees east and north, outer ring first in each part. */
 type Position = [number, number];
 type Part = Position[][];
@@ -77,7 +79,7 @@ export function sheetFor(geos: unknown[], width: number, height: number, margin:
 
 /** A round length for a scale bar of about a quarter of the sheet, in the unit of the farm. */
 export function barFor(pxPerM: number, width: number, us: boolean): { px: number; text: string } {
-  const unitM = us ? 0.3048 : 1;
+  const unitM = us ? metresOfFeet(1) : 1;
   const about = (width * 0.26) / pxPerM / unitM;
   const size = 10 ** Math.floor(Math.log10(about));
   const length = [5, 2, 1].map((k) => k * size).find((l) => l <= about) ?? size;

@@ -1,7 +1,9 @@
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
+
 import type { Schemas } from '../api/client';
 import { FIG } from '../section/ink';
 import { dayNumber, months, spokenDate, timeScale } from '../section/scale';
-import { marks } from '../weather/charts';
 
 type Judged = Schemas['Judged'];
 type Tried = Schemas['Tried'];
@@ -74,7 +76,11 @@ export function DayCurve({
   const high = Math.max(...points.map((p) => p.value));
   const room = Math.max(high - low, Math.abs(high) * 0.05, 1e-6);
   const [a, b] = [low - room * 0.15, high + room * 0.15];
-  const y = (v: number) => TOP + (1 - (v - a) / (b - a)) * (height - TOP - BOTTOM);
+  const y = scaleLinear([a, b], [height - BOTTOM, TOP]);
+  const curve = line<Point>(
+    (p) => scale.x(p.day),
+    (p) => y(p.value),
+  );
   const text = { fontFamily: FIG, fontSize: 11, fill: 'var(--ink2)' };
   const mark = (day: string) => points.find((p) => p.day === day);
   const done = mark(judged.done);
@@ -82,7 +88,7 @@ export function DayCurve({
   return (
     <figure>
       <svg width={width} height={height} role="img" aria-label={`${label} by the day: ${words}`}>
-        {marks(a, b, 3).map((m) => (
+        {y.ticks(3).map((m) => (
           <g key={m}>
             <path d={`M${LEFT} ${y(m)}H${width - RIGHT}`} stroke="var(--rule2)" />
             <text {...text} x={LEFT - 5} y={y(m) + 4} textAnchor="end">
@@ -102,12 +108,7 @@ export function DayCurve({
             ),
         )}
         <path d={`M${LEFT} ${height - BOTTOM}H${width - RIGHT}`} stroke="var(--ink2)" />
-        <path
-          d={points.map((p, i) => `${i ? 'L' : 'M'}${scale.x(p.day)} ${y(p.value)}`).join('')}
-          stroke="var(--ink)"
-          strokeWidth="1.4"
-          fill="none"
-        />
+        <path d={curve(points) ?? ''} stroke="var(--ink)" strokeWidth="1.4" fill="none" />
         {points.map((p) => (
           <circle key={p.day} cx={scale.x(p.day)} cy={y(p.value)} r="1.8" fill="var(--ink)" />
         ))}

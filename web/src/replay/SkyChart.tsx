@@ -1,7 +1,8 @@
+import { scaleLinear } from 'd3-scale';
+
 import type { Schemas } from '../api/client';
 import { FIG } from '../section/ink';
 import { spokenDate } from '../section/scale';
-import { marks } from '../weather/charts';
 
 type Sky = Schemas['SkyView'];
 
@@ -27,7 +28,7 @@ export function SkyChart({
   const high = Math.max(...days.map((d) => d.high), low + 1);
   const wet = Math.max(...days.map((d) => d.rain), sky.rainUnit === 'in' ? 0.5 : 10);
   const floor = height - BOTTOM;
-  const y = (v: number) => TOP + (1 - (v - low) / (high - low)) * (floor - TOP);
+  const y = scaleLinear([low, high], [floor, TOP]);
   const rain = (v: number) => (v / wet) * 0.5 * (floor - TOP);
   const text = { fontFamily: FIG, fontSize: 11, fill: 'var(--ink2)' };
   const x = (i: number) => LEFT + i * pitch;
@@ -44,7 +45,7 @@ export function SkyChart({
             <path d="M0 4L4 0" stroke="var(--rain)" strokeWidth="1.2" />
           </pattern>
         </defs>
-        {marks(low, high, 4).map((m) => (
+        {y.ticks(4).map((m) => (
           <g key={m}>
             <path d={`M${LEFT} ${y(m)}H${width - RIGHT}`} stroke="var(--rule2)" />
             <text {...text} x={LEFT - 4} y={y(m) + 4} textAnchor="end">

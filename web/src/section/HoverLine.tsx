@@ -6,6 +6,7 @@ import { dayFigures, differences, inWordsOf } from './dayFigures';
 import { weekAt } from './ribbon';
 import { Word } from './ink';
 import { spokenDay } from './scale';
+import { fahrenheitOf, feetOfM, inchesOfMm } from '../ui/convert';
 
 export interface HoverHandle {
   at: (e: PointerEvent<SVGSVGElement>) => void;
@@ -118,7 +119,7 @@ function linesOf(section: Section, day: number, mark: number | undefined, us: bo
   const simulated = dayFigures(section, day);
   const plants = simulated.filter((f) => f.said !== undefined);
   const ground = simulated.filter((f) => f.said === undefined);
-  const height = (m: number) => (us ? `${(m / 0.3048).toFixed(1)} ft` : `${m.toFixed(2)} m`);
+  const height = (m: number) => (us ? `${feetOfM(m).toFixed(1)} ft` : `${m.toFixed(2)} m`);
   const typical = section.ground
     ? []
     : standing(section, day)
@@ -137,8 +138,8 @@ function linesOf(section: Section, day: number, mark: number | undefined, us: bo
 
 function weatherLine(section: Section, day: number, us: boolean): string[] {
   const degrees = (c10: number) =>
-    us ? `${Math.round((c10 / 10) * 1.8 + 32)} °F` : `${Math.round(c10 / 10)} °C`;
-  const rain = (mm: number) => (us ? `${(mm / 25.4).toFixed(1)} in` : `${mm} mm`);
+    us ? `${Math.round(fahrenheitOf(c10 / 10))} °F` : `${Math.round(c10 / 10)} °C`;
+  const rain = (mm: number) => (us ? `${inchesOfMm(mm).toFixed(1)} in` : `${mm} mm`);
   const week = weekAt(section, day);
   if (!week) return [];
   return [

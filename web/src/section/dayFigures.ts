@@ -1,5 +1,6 @@
 import { courseAt, type Section } from './geometry';
 import { dayNumber } from './scale';
+import { feetOfM, inchesOfMm, lbAcOfKgHa } from '../ui/convert';
 
 /** One figure of the ground on a day, with its band where it has one. */
 export interface DayFigure {
@@ -107,22 +108,20 @@ export function differences(s: Section, a: number, b: number): DayFigure[] {
   ];
 }
 
-const LB_AC_OF_KG_HA = 0.892179;
-
 /** A figure in words and the farm's units; a difference shows its sign. */
 export function inWordsOf(f: DayFigure, us: boolean, sign = false): string {
   const number = (v: number) => {
     switch (f.kind) {
       case 'mass':
         return us
-          ? String(Math.round((v * LB_AC_OF_KG_HA) / 50) * 50)
+          ? String(Math.round(lbAcOfKgHa(v) / 50) * 50)
           : (v / 1000).toFixed(Math.abs(v) < 1000 ? 2 : 1);
       case 'water':
-        return us ? (v / 25.4).toFixed(1) : String(Math.round(v));
+        return us ? inchesOfMm(v).toFixed(1) : String(Math.round(v));
       case 'nitrogen':
-        return String(Math.round(us ? v * LB_AC_OF_KG_HA : v));
+        return String(Math.round(us ? lbAcOfKgHa(v) : v));
       case 'height':
-        return us ? (v / 0.3048).toFixed(1) : v.toFixed(2);
+        return us ? feetOfM(v).toFixed(1) : v.toFixed(2);
       default:
         return String(Math.round(v));
     }

@@ -5,6 +5,7 @@ import { residueOf, waterOf } from './living';
 import { pinsOf, type Pin } from './pins';
 import { ribbonOf, type Ribbon } from './ribbon';
 import { dayNumber, months, spokenDate, timeScale, type Tick, type TimeScale } from './scale';
+import { inchesOfCm } from '../ui/convert';
 
 export type Section = Evaluation['section'];
 export type Note = Schemas['NoteView'];
@@ -286,7 +287,7 @@ export function layOut(s: Section, f: Frame): DisplayList {
         p.share,
         f.fold === 'full' ? 18 : 10,
       ),
-      text: `${p.name}, ${spokenDate(p.date)}: ${f.us ? `${(p.depthCm / 2.54).toFixed(1)} in` : `${Math.round(p.depthCm)} cm`} deep, ${Math.round(p.share * 100)} % of the ground`,
+      text: `${p.name}, ${spokenDate(p.date)}: ${f.us ? `${inchesOfCm(p.depthCm).toFixed(1)} in` : `${Math.round(p.depthCm)} cm`} deep, ${Math.round(p.share * 100)} % of the ground`,
     }))
     .filter((n) => n.x >= scale.x0 && n.x <= scale.x1);
   const today = scale.x(s.today);

@@ -1,6 +1,7 @@
 import type { Evaluation } from '../api/client';
 import type { Section } from './geometry';
 import { spokenDate } from './scale';
+import { inchesOfCm } from '../ui/convert';
 
 /** The section in words, for those who do not see it. */
 export function inWords(s: Section, us: boolean, e?: Pick<Evaluation, 'windows' | 'figures'>) {
@@ -9,7 +10,8 @@ export function inWords(s: Section, us: boolean, e?: Pick<Evaluation, 'windows' 
     (x) =>
       `${x.label}, ${x.cover ? 'cover' : 'cash crop'}, ${spokenDate(x.from)} to ${x.open ? 'no end set' : spokenDate(x.to)}`,
   );
-  const deep = (cm: number) => (us ? `${(cm / 2.54).toFixed(1)} inches` : `${Math.round(cm)} cm`);
+  const deep = (cm: number) =>
+    us ? `${inchesOfCm(cm).toFixed(1)} inches` : `${Math.round(cm)} cm`;
   const passes = s.passes
     .filter((p) => p.share > 0)
     .map((p) => `${p.name} ${spokenDate(p.date)}, ${deep(p.depthCm)} deep`);

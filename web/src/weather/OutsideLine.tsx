@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react';
 
 import { api, taken, type Field } from '../api/client';
 import { useOpenPlan } from '../plan/context';
+import { fahrenheitOf, inchesOfCm, inchesOfMm } from '../ui/convert';
 
 const MINUTE = 60_000;
 
@@ -42,7 +43,7 @@ export function OutsideLine({ field }: { field: Field }) {
     seen.current = answered ?? '';
   }, [answered, session]);
   if (!o || (!o.forecast.on && !o.probe.on)) return null;
-  const degrees = (c: number) => (us ? `${Math.round(c * 1.8 + 32)} °F` : `${c.toFixed(1)} °C`);
+  const degrees = (c: number) => (us ? `${Math.round(fahrenheitOf(c))} °F` : `${c.toFixed(1)} °C`);
   const days = o.forecast.answer?.days ?? [];
   const rain = days.reduce((s, d) => s + d.rainMm, 0);
   const fault = (f: string | undefined, answered: string | undefined) =>
@@ -60,7 +61,7 @@ export function OutsideLine({ field }: { field: Field }) {
           <span className="fig">
             {degrees(Math.min(...days.map((d) => d.tminC)))} to{' '}
             {degrees(Math.max(...days.map((d) => d.tmaxC)))},{' '}
-            {us ? `${(rain / 25.4).toFixed(1)} in` : `${Math.round(rain)} mm`} of rain.{' '}
+            {us ? `${inchesOfMm(rain).toFixed(1)} in` : `${Math.round(rain)} mm`} of rain.{' '}
           </span>
         </>
       ) : (
@@ -70,7 +71,9 @@ export function OutsideLine({ field }: { field: Field }) {
       {o.probe.answered && o.probe.answer && (
         <>
           Soil at{' '}
-          {us ? `${(o.probe.answer.depthCm / 2.54).toFixed(0)} in` : `${o.probe.answer.depthCm} cm`}{' '}
+          {us
+            ? `${inchesOfCm(o.probe.answer.depthCm).toFixed(0)} in`
+            : `${o.probe.answer.depthCm} cm`}{' '}
           <span className="fig">{degrees(o.probe.answer.celsius)}</span>,{' '}
           <b>{ageInWords(o.probe.answered, o.read)}</b>.{' '}
         </>

@@ -10,6 +10,7 @@ import { useWidth } from '../section/useWidth';
 import { useWeatherChoices } from './api';
 import { MonthChart } from './charts';
 import { WeatherImport } from './WeatherImport';
+import { fahrenheitOf } from '../ui/convert';
 
 type Climate = Schemas['ClimateView'];
 
@@ -119,7 +120,8 @@ function ClimateSheet({ climate: c }: { climate: Climate }) {
     key: 'tmin' | 'tmax' | 'rain' | 'et0' | 'soil' | 'coolDegreeDays' | 'warmDegreeDays',
   ) => c.months.map((m) => m[key]);
   const us = c.temperatureUnit === '°F';
-  const base = (celsius: number) => (us ? `${Math.round(celsius * 1.8 + 32)} °F` : `${celsius} °C`);
+  const base = (celsius: number) =>
+    us ? `${Math.round(fahrenheitOf(celsius))} °F` : `${celsius} °C`;
   return (
     <div ref={ref}>
       <p className="text-[13.5px]">

@@ -1,3 +1,6 @@
+import { scaleLinear } from 'd3-scale';
+import { area, line } from 'd3-shape';
+
 import { FIG } from '../section/ink';
 
 const MONTHS = ['J', 'F', 'M', 'A', 'M', 'J', 'J', 'A', 'S', 'O', 'N', 'D'];
@@ -10,20 +13,6 @@ interface Range {
   middle: number;
   high: number;
   text: string;
-}
-
-/** Round marks for an axis. */
-export function marks(low: number, high: number, about = 4): number[] {
-  const span = Math.max(1e-9, high - low);
-  const rough = span / about;
-  const size = 10 ** Math.floor(Math.log10(rough));
-  const step = [1, 2, 5, 10].map((k) => k * size).find((s) => s >= rough) ?? size * 10;
-  const found: number[] = [];
-  for (let v = Math.ceil(low / step) * step; v <= high + step * 1e-6; v += step) {
-    // a sum of tenths is not written as 4.8000000001
-    found.push(Number((Math.round(v / step) * step).toPrecision(10)) + 0);
-  }
-  return found;
 }
 
 interface Series {
@@ -52,9 +41,18 @@ export function MonthChart({
   const bars = series.some((s) => s.as === 'bars');
   const low = Math.min(...all, ...(bars ? [0] : []));
   const high = Math.max(...all, low + 1);
-  const y = (v: number) => TOP + (1 - (v - low) / (high - low)) * (height - TOP - BOTTOM);
+  const y = scaleLinear([low, high], [height - BOTTOM, TOP]);
   const pitch = (width - LEFT - 6) / 12;
   const x = (m: number) => LEFT + (m + 0.5) * pitch;
+  const band = area<Range>(
+    (_, m) => x(m),
+    (v) => y(v.low),
+    (v) => y(v.high),
+  );
+  const middle = line<Range>(
+    (_, m) => x(m),
+    (v) => y(v.middle),
+  );
   const text = { fontFamily: FIG, fontSize: 11, fill: 'var(--ink2)' };
   const words = series
     .map((s) => `${s.name}: ${s.values.map((v, i) => `${i + 1}. ${v.text}`).join(', ')} ${unit}`)
@@ -89,7 +87,7 @@ export function MonthChart({
         role="img"
         aria-label={words}
       >
-        {marks(low, high).map((v) => (
+        {y.ticks(4).map((v) => (
           <g key={v}>
             <path d={`M${LEFT} ${y(v)}H${width - 6}`} stroke="var(--rule2)" strokeWidth="0.8" />
             <text {...text} x={LEFT - 6} y={y(v) + 4} textAnchor="end">
@@ -120,16 +118,9 @@ export function MonthChart({
             </g>
           ) : (
             <g key={s.name}>
+              <path d={band(s.values) ?? ''} fill={s.ink} fillOpacity="0.16" />
               <path
-                d={`M${s.values.map((v, m) => `${x(m)} ${y(v.high)}`).join('L')}L${[...s.values]
-                  .map((v, m) => `${x(m)} ${y(v.low)}`)
-                  .reverse()
-                  .join('L')}Z`}
-                fill={s.ink}
-                fillOpacity="0.16"
-              />
-              <path
-                d={`M${s.values.map((v, m) => `${x(m)} ${y(v.middle)}`).join('L')}`}
+                d={middle(s.values) ?? ''}
                 stroke={s.ink}
                 strokeWidth="2"
                 strokeDasharray={k === 0 ? undefined : '6 3'}

@@ -2,6 +2,7 @@ import { useOpenPlan } from '../../plan/context';
 import { NumberField, problemAt, QuantityField, SignedField } from '../../ui/inputs';
 import { DayOfYear } from './DayOfYear';
 import { ROW, type PartProps } from './part';
+import { celsiusDegreesOf, fahrenheitDegreesOf } from '../../ui/convert';
 
 /** Where the field lies, and its frosts. */
 export function PlacePart({ field, change, problems }: PartProps) {
@@ -45,12 +46,12 @@ export function PlacePart({ field, change, problems }: PartProps) {
         value={
           field.coldHollowC === undefined || !us
             ? field.coldHollowC
-            : Number((field.coldHollowC * 1.8).toFixed(2))
+            : Number(fahrenheitDegreesOf(field.coldHollowC).toFixed(2))
         }
         max={us ? 18 : 10}
         placeholder="0"
         suffix={<span className="text-[11.5px] text-ink2">{us ? '°F' : '°C'}</span>}
-        onChange={(v) => change({ coldHollowC: v === undefined || !us ? v : v / 1.8 })}
+        onChange={(v) => change({ coldHollowC: v === undefined || !us ? v : celsiusDegreesOf(v) })}
       />
       <NumberField
         label="Evapotranspiration ×"

@@ -1,3 +1,5 @@
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
 import { useId } from 'react';
 
 import { FIG } from '../../section/ink';
@@ -6,16 +8,6 @@ import type { MixView } from './asked';
 const W = 400;
 const H = 210;
 const M = { left: 40, right: 14, top: 18, foot: 34 };
-
-/** Round steps of an axis from 0, some five of them. */
-export function steps(most: number): number[] {
-  const raw = Math.max(most, 1e-9) / 5;
-  const power = 10 ** Math.floor(Math.log10(raw));
-  const step = [1, 2, 5, 10].map((k) => k * power).find((s) => s >= raw) ?? raw;
-  return Array.from({ length: Math.floor(most / step + 1e-9) + 1 }, (_, i) =>
-    Number((i * step).toPrecision(12)),
-  );
-}
 
 /** Cost against what the aims get: circles with the number of species, the adviser's own mix a filled lozenge. */
 export function FrontierChart({
@@ -33,8 +25,12 @@ export function FrontierChart({
   const all = own ? [...points, own] : points;
   const cost = Math.max(1, ...all.map((p) => p.cost)) * 1.06;
   const best = Math.max(0.01, ...all.map((p) => p.score * 100)) * 1.08;
-  const x = (v: number) => M.left + (v / cost) * (W - M.left - M.right);
-  const y = (v: number) => H - M.foot - (Math.max(0, v) / best) * (H - M.top - M.foot);
+  const x = scaleLinear([0, cost], [M.left, W - M.right]);
+  const y = scaleLinear([0, best], [H - M.foot, M.top]).clamp(true);
+  const curve = line<MixView>(
+    (p) => x(p.cost),
+    (p) => y(p.score * 100),
+  );
   const text = { fontFamily: FIG, fontSize: 11, fill: 'var(--ink)' };
   return (
     <figure>
@@ -51,7 +47,7 @@ export function FrontierChart({
         role="group"
         aria-labelledby={id}
       >
-        {steps(best).map((v) => (
+        {y.ticks(5).map((v) => (
           <g key={v}>
             <path d={`M${M.left} ${y(v)}H${W - M.right}`} stroke="var(--rule2)" />
             <text x={M.left - 6} y={y(v) + 4} textAnchor="end" {...text}>
@@ -64,7 +60,7 @@ export function FrontierChart({
           stroke="var(--ink)"
           strokeWidth="1.25"
         />
-        {steps(cost).map((v) => (
+        {x.ticks(5).map((v) => (
           <text key={v} x={x(v)} y={H - M.foot + 15} textAnchor="middle" {...text}>
             {v}
           </text>
@@ -72,12 +68,7 @@ export function FrontierChart({
         <text x={W - M.right} y={H - 4} textAnchor="end" {...text}>
           {all[0]?.costUnit}
         </text>
-        <path
-          d={points.map((p, i) => `${i ? 'L' : 'M'}${x(p.cost)} ${y(p.score * 100)}`).join('')}
-          fill="none"
-          stroke="var(--ink)"
-          strokeWidth="1.4"
-        />
+        <path d={curve(points) ?? ''} fill="none" stroke="var(--ink)" strokeWidth="1.4" />
         {points.map((p, i) => (
           <g
             key={i}
