@@ -54,9 +54,7 @@ export function Feedings({ cropId, day }: { cropId: string; day: string }) {
             value={o.rateOf}
             options={RATES}
             onChange={(rateOf) =>
-              session.change((p) =>
-                setDoing(p, o.id, { what: { rateOf: rateOf as Of<'feed'>['rateOf'] } }),
-              )
+              session.change((p) => setDoing(p, o.id, { what: { rateOf: rateOf } }))
             }
           />
           <button
