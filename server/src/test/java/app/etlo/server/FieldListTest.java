@@ -137,8 +137,8 @@ class FieldListTest {
                         .update());
         app.etlo.server.account.Workspace.acting(
                 workspace,
-                () -> jdbc.sql("update plan_revision set document = replace(document, '\"schemaVersion\":1',"
-                                + " '\"schemaVersion\":1,\"strange\":1') where plan_id ="
+                () -> jdbc.sql("update plan_revision set document = replace(document, '\"schemaVersion\":2',"
+                                + " '\"schemaVersion\":2,\"strange\":1') where plan_id ="
                                 + " (select id from plan where ref = 'p-1')")
                         .update());
         JsonNode page = read("?order=name");
