@@ -85,9 +85,11 @@ export function Pins({
     hand.step(pin.key, addDays(pin.date, days));
   };
 
+  // the pin of the open step lies on top, so that it can be taken hold of where others stand close to it
+  const drawn = [...d.pins].sort((a, b) => Number(a.key === inStep) - Number(b.key === inStep));
   return (
     <>
-      {d.pins.map((pin) => {
+      {drawn.map((pin) => {
         const red = held === pin.key || focused === pin.key || inStep === pin.key;
         const ink = red ? 'var(--hand)' : 'var(--ink)';
         const solid = pin.done || pin.kind === 'end';
