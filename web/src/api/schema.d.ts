@@ -4,5729 +4,5328 @@
  */
 
 export interface paths {
-  '/api/boundaries': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['boundary'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/calibrations': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['all_2'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/calibrations/results': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['result'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/calibrations/{catchId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['remember'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dossiers': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['take_1'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/evaluations': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['evaluate'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/farms': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['farms'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/farms/{farmId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['put_2'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/field-sections': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['sections'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/fields': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['fields'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/fields/{fieldId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['field'];
-    put: operations['put_1'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/fields/{fieldId}/climate': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['climate_1'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/fields/{fieldId}/compared': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['compared'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/fields/{fieldId}/outside': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['outside'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/fields/{fieldId}/plan': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['ofField'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/fields/{fieldId}/plans': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['all'];
-    put?: never;
-    post: operations['copy'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/formats/plan': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['upToDate'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/formats/plan.schema.json': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['planSchema'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/ground/days': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['days'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/history/{kind}/{documentId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['history_1'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/history/{kind}/{documentId}/{saveId}/restore': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['restore_1'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/invitations': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['invite'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/invitations/accepted': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['accept'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/invitations/opened': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['open_1'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/invitations/{invitationId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: operations['withdraw'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/kept-mixes': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['all_1'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/kept-mixes/{mixId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['keep'];
-    post?: never;
-    delete: operations['remove_2'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/knowledge': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['knowledge'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/lots': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['lots'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/lots.csv': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['lots_1'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/lots/tables': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['table'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/lots/{lotId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['put'];
-    post?: never;
-    delete: operations['remove_1'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/me/name': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['rename'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/me/password': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['change'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/me/sessions': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: operations['signOutEverywhere'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/me/units': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['read'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/mixes/alternatives': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['alternatives'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/mixes/candidates': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['candidates'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/mixes/failures': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['failures'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/mixes/frontier': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['frontier'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/mixes/proposals': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['propose'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/people': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['people'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/people/{personId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: operations['remove_4'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/people/{personId}/role': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['become'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/plans/{planId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['get'];
-    put: operations['save'];
-    post?: never;
-    delete: operations['remove'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/plans/{planId}/covers/{coverId}/seed': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['hold'];
-    post?: never;
-    delete: operations['release'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/plans/{planId}/current': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['makeCurrent'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/plans/{planId}/dossier': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['export'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/plans/{planId}/fields': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['toFields'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/plans/{planId}/merge': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['merge'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/plans/{planId}/pdf': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['print'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/plans/{planId}/redo': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['redo'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/plans/{planId}/revisions': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['page'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/plans/{planId}/revisions/{number}/restore': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['restore'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/plans/{planId}/undo': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['undo'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/practice/zone': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['setZone'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/practices': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['open'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/refresh': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['progress'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/replays/days': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['day'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/replays/ends': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['end'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/replays/other-days': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['otherDays'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/replays/years': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['years'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/resets': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['askReset'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/resets/used': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['reset'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/rotations/repeated': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['repeated'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/seed': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['seed'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/seed/orders.csv': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['orders'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/sensitivities': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['sensitivity'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/session': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['session'];
-    put?: never;
-    post: operations['signIn'];
-    delete: operations['signOut'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/soil-tests/tables': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['soilTests'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/species': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['species_1'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/species/{speciesId}/cells/{columnId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['correct'];
-    post?: never;
-    delete: operations['takeBack'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/species/{speciesId}/corrections': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['history'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/weather': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['choices'];
-    put?: never;
-    post: operations['take'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/weather/previews': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['preview'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/weather/{weatherId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['climate'];
-    put?: never;
-    post?: never;
-    delete: operations['remove_3'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/windows/proposals': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['proposals'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/windows/species': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['species'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/workings': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['working'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
+    "/api/boundaries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["boundary"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calibrations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calibrations/results": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["result"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calibrations/{catchId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["remember"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dossiers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/evaluations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["evaluate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/farms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["farms"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/farms/{farmId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put_2"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/field-sections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sections"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fields": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fields"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fields/{fieldId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["field"];
+        put: operations["put_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fields/{fieldId}/climate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["climate_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fields/{fieldId}/compared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["compared"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fields/{fieldId}/outside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["outside"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fields/{fieldId}/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofField"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fields/{fieldId}/plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
+        put?: never;
+        post: operations["copy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formats/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["upToDate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formats/plan.schema.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["planSchema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ground/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["days"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/history/{kind}/{documentId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["history_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/history/{kind}/{documentId}/{saveId}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invitations/accepted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["accept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invitations/opened": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["open_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invitations/{invitationId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["withdraw"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kept-mixes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kept-mixes/{mixId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keep"];
+        post?: never;
+        delete: operations["remove_2"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/knowledge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["knowledge"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lots"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lots_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/tables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/{lotId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put"];
+        post?: never;
+        delete: operations["remove_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["rename"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["signOutEverywhere"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/units": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["read"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mixes/alternatives": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["alternatives"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mixes/candidates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["candidates"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mixes/failures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["failures"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mixes/frontier": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["frontier"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mixes/proposals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["propose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["people"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{personId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_4"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{personId}/role": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["become"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{planId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get"];
+        put: operations["save"];
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{planId}/covers/{coverId}/seed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["hold"];
+        post?: never;
+        delete: operations["release"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{planId}/current": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["makeCurrent"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{planId}/dossier": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{planId}/fields": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["toFields"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{planId}/merge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["merge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{planId}/pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["print"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{planId}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{planId}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{planId}/revisions/{number}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{planId}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/zone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setZone"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["open"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/refresh": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["progress"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/replays/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["day"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/replays/ends": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["end"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/replays/other-days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["otherDays"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/replays/years": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["years"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/resets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["askReset"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/resets/used": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["reset"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rotations/repeated": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["repeated"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["seed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seed/orders.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["orders"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sensitivities": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sensitivity"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["session"];
+        put?: never;
+        post: operations["signIn"];
+        delete: operations["signOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/soil-tests/tables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["soilTests"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/species": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["species_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/species/{speciesId}/cells/{columnId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["correct"];
+        post?: never;
+        delete: operations["takeBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/species/{speciesId}/corrections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["choices"];
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weather/previews": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weather/{weatherId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["climate"];
+        put?: never;
+        post?: never;
+        delete: operations["remove_3"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/windows/proposals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["proposals"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/windows/species": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["species"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["working"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    Aim: {
-      id: string;
-      name: string;
-    };
-    AimView: {
-      id: string;
-      measure: string;
-      name: string;
-      unit: string;
-      /** Format: double */
-      weight: number;
-    };
-    AlternativeEntry: {
-      id: string;
-      mix: components['schemas']['MixEntry'];
-      name: string;
-    };
-    AmountView: {
-      aim: string;
-      text: string;
-      unit: string;
-      /** Format: double */
-      value: number;
-    };
-    AnswerEntry: {
-      decision: string;
-      factsHash: string;
-      reason: string;
-      rule: string;
-      subject: string;
-    };
-    Ask: {
-      kind: string;
-      methods: components['schemas']['Method'][];
-      /** Format: date */
-      planned: string;
-      subject: string;
-      what: string;
-    };
-    BindingView: {
-      buys: string;
-      words: string;
-    };
-    BoundaryView: {
-      /** Format: double */
-      areaAc: number;
-      /** Format: double */
-      areaHa: number;
-      /** Format: int32 */
-      holes: number;
-      /** Format: int32 */
-      parts: number;
-    };
-    Bounds: {
-      /** Format: double */
-      least?: number;
-      /** Format: double */
-      most?: number;
-      open?: boolean;
-    };
-    BoxView: {
-      catchFigure: string;
-      densityFigure: string;
-      fillsFigure?: string;
-      id: string;
-      name: string;
-      rateFigure: string;
-      species: string[];
-    };
-    CalibrationView: {
-      catches: components['schemas']['CatchView'][];
-      kinds: components['schemas']['KindView'][];
-    };
-    CandidateList: {
-      aims: components['schemas']['AimView'][];
-      candidates: components['schemas']['CandidateView'][];
-      /** Format: date */
-      from: string;
-      /** Format: date */
-      to: string;
-    };
-    CandidateView: {
-      /** Format: double */
-      alive: number;
-      delivers: components['schemas']['FigureView'][];
-      excluded: boolean;
-      findings: components['schemas']['FindingView'][];
-      /** Format: double */
-      flowers: number;
-      /** @enum {string} */
-      group: 'cool-grass' | 'warm-grass' | 'cool-legume' | 'warm-legume' | 'brassica' | 'broadleaf';
-      mass: components['schemas']['FigureView'];
-      name: string;
-      /** Format: double */
-      score: number;
-      species: string;
-    };
-    CatchResult: {
-      /** Format: double */
-      change?: number;
-      /** Format: double */
-      delivered: number;
-      expression: string;
-      inputs: components['schemas']['StepView'][];
-      /** Format: double */
-      nextSetting?: number;
-      say: string;
-      source: string;
-      text: string;
-      unit: string;
-    };
-    CatchTest: {
-      kind: string;
-      machine: string;
-      material: string;
-      measured: {
-        [key: string]: components['schemas']['Measured'];
-      };
-      /** Format: double */
-      setting?: number;
-      target?: components['schemas']['Quantity'];
-    };
-    CatchView: {
-      /** Format: date-time */
-      at: string;
-      by: string;
-      delivered: string;
-      id: string;
-      test: components['schemas']['CatchTest'];
-      unit: string;
-    };
-    Caution: {
-      animals: string[];
-      id: string;
-      name: string;
-      source: components['schemas']['Source'];
-      text: string;
-    };
-    CellChange: {
-      by: string;
-      column: string;
-      /** Format: date */
-      on: string;
-      value?: string;
-      why: string;
-    };
-    CellProblem: {
-      column: string;
-      /** Format: int64 */
-      line: number;
-      message: string;
-    };
-    CellSave: {
-      value: string;
-      why: string;
-    };
-    CheckEntry: {
-      /** Format: double */
-      coverPercent?: number;
-      height?: components['schemas']['Quantity'];
-      id: string;
-      nodules?: string;
-      /** Format: date */
-      on: string;
-      plants?: components['schemas']['Quantity'];
-      quadrat?: components['schemas']['QuadratEntry'];
-      species?: string;
-      stage?: string;
-      transect?: components['schemas']['TransectEntry'];
-    };
-    CheckView: {
-      figureId?: string;
-      id: string;
-      /** Format: date */
-      on: string;
-      said: string;
-    };
-    Choice: {
-      id: string;
-      name: string;
-    };
-    Choices: {
-      series: components['schemas']['SeriesChoice'][];
-      stations: components['schemas']['StationChoice'][];
-    };
-    ClimateView: {
-      degreeDayUnit: string;
-      depthUnit: string;
-      /** Format: int32 */
-      filledDays: number;
-      frosts: components['schemas']['FrostDatesView'][];
-      how: string;
-      id: string;
-      /** Format: double */
-      latitude: number;
-      months: components['schemas']['MonthView'][];
-      name: string;
-      /** @enum {string} */
-      origin: 'library' | 'measured' | 'entered' | 'default' | 'forecast';
-      recent: components['schemas']['RecentWeek'][];
-      /** Format: date */
-      recordedFrom: string;
-      /** Format: date */
-      recordedTo: string;
-      soilWords: string;
-      temperatureUnit: string;
-      /** Format: int32 */
-      years: number;
-    };
-    ColumnView: {
-      choices: string[];
-      confidence: string;
-      /** Format: double */
-      high?: number;
-      id: string;
-      kind: string;
-      /** Format: double */
-      low?: number;
-      name: string;
-      section: string;
-      unit?: string;
-    };
-    ComparedFigure: {
-      differences: string[];
-      figures: components['schemas']['FigureView'][];
-      id: string;
-      label: string;
-    };
-    ComparedPlan: {
-      current: boolean;
-      evaluation: components['schemas']['Evaluation'];
-      label: string;
-      planId: string;
-    };
-    ComparedView: {
-      figures: components['schemas']['ComparedFigure'][];
-      plans: components['schemas']['ComparedPlan'][];
-    };
-    Comparison: {
-      author: string;
-      /** Format: int32 */
-      head: number;
-      mine: string[];
-      overlaps: string[];
-      /** Format: date-time */
-      savedAt: string;
-      theirs: string[];
-    };
-    ComponentEntry: {
-      lotId?: string;
-      rate?: components['schemas']['Quantity'];
-      seeds?: components['schemas']['Quantity'];
-      /** Format: double */
-      sharePercent?: number;
-      species: string;
-      zone?: string;
-    };
-    Copied: {
-      current: boolean;
-      fieldId: string;
-      fieldName: string;
-      planId: string;
-    };
-    Copy: {
-      label: string;
-      plan: components['schemas']['PlanDocument'];
-    };
-    CorrectionView: {
-      by: string;
-      library: string;
-      /** Format: date */
-      on: string;
-      why: string;
-    };
-    CountedBackEntry: {
-      /** Format: int32 */
-      days?: number;
-      /** Format: date */
-      from: string;
-    };
-    CoverEntry: {
-      aims?: string[];
-      alternatives?: components['schemas']['AlternativeEntry'][];
-      checks?: components['schemas']['CheckEntry'][];
-      id: string;
-      mix?: components['schemas']['MixEntry'];
-      place: components['schemas']['PlaceEntry'];
-      stand?: components['schemas']['StandEntry'];
-    };
-    CoverRequest: {
-      /** Format: date */
-      asOf: string;
-      coverId: string;
-      plan: components['schemas']['PlanDocument'];
-    };
-    CoverView: {
-      boxes: components['schemas']['BoxView'][];
-      checks: components['schemas']['CheckView'][];
-      endMethod?: string;
-      /** Format: date */
-      ended?: string;
-      id: string;
-      inoculants: components['schemas']['InoculantView'][];
-      judged: boolean;
-      latest: components['schemas']['LatestView'][];
-      name: string;
-      nextCropId?: string;
-      rates: components['schemas']['RateView'][];
-      /** Format: date */
-      sown?: string;
-      windowId?: string;
-    };
-    CropChoice: {
-      bushels: boolean;
-      family: string;
-      /** @enum {string} */
-      group: 'cool-grass' | 'warm-grass' | 'cool-legume' | 'warm-legume' | 'brassica' | 'broadleaf';
-      growing: components['schemas']['Growing'];
-      /** Format: double */
-      harvestIndex?: number;
-      /** Format: double */
-      heightM: number;
-      id: string;
-      name: string;
-      needByYield: boolean;
-      needUnit: string;
-      /** Format: double */
-      rootDepthM: number;
-      /** Format: double */
-      testWeightLbBu?: number;
-    };
-    CropEntry: {
-      crop: string;
-      id: string;
-      nitrogen?: components['schemas']['NitrogenEntry'];
-      /** Format: int32 */
-      turnaroundDays?: number;
-      yieldGoal?: components['schemas']['Quantity'];
-    };
-    CropView: {
-      coverId?: string;
-      family: string;
-      /** Format: date */
-      harvested?: string;
-      id: string;
-      name: string;
-      needByYield: boolean;
-      passes: components['schemas']['PassView'][];
-      /** Format: date */
-      planted?: string;
-      system?: string;
-      yieldInBushels: boolean;
-    };
-    DateEntry: {
-      countedBack?: components['schemas']['CountedBackEntry'];
-      degreeDays?: components['schemas']['DegreeDaysEntry'];
-      offset?: components['schemas']['OffsetEntry'];
-      /** Format: date */
-      on?: string;
-    };
-    DateView: {
-      /** Format: date */
-      early?: string;
-      how?: string;
-      /** Format: date */
-      late?: string;
-      /** Format: date */
-      on: string;
-      operationId: string;
-    };
-    Day: {
-      /** Format: double */
-      rainMm: number;
-      /** Format: double */
-      tmaxC: number;
-      /** Format: double */
-      tminC: number;
-    };
-    DayColumn: {
-      name: string;
-      unit: string;
-    };
-    DayRow: {
-      cells: string[];
-      /** Format: date */
-      day: string;
-    };
-    DayView: {
-      asks: components['schemas']['Ask'][];
-      /** Format: date */
-      day: string;
-      evaluation: components['schemas']['Evaluation'];
-      /** Format: date */
-      from: string;
-      /** Format: date */
-      past: string;
-      sky: components['schemas']['SkyView'];
-      soon: components['schemas']['Ask'][];
-      /** Format: date */
-      to: string;
-      watched: string[];
-    };
-    DaysRequest: {
-      /** Format: date */
-      asOf: string;
-      plan: components['schemas']['PlanDocument'];
-      standId: string;
-    };
-    DaysView: {
-      columns: components['schemas']['DayColumn'][];
-      label: string;
-      rows: components['schemas']['DayRow'][];
-      standId: string;
-    };
-    DecisionView: {
-      because: string;
-      /** Format: date */
-      by: string;
-      figureId?: string;
-      /** @enum {string} */
-      step: 'field' | 'aims' | 'rotation' | 'mix' | 'sow' | 'end' | 'plant' | 'feed';
-      subject: string;
-      what: string;
-    };
-    DegreeDaysEntry: {
-      /** Format: double */
-      sum?: number;
-    };
-    End: {
-      id: string;
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      kind: 'end';
-      passes: components['schemas']['EndPassEntry'][];
-      /** Format: int32 */
-      seq?: number;
-      subject?: string;
-      when: components['schemas']['DateEntry'];
-      zone?: string;
-    };
-    EndPassEntry: {
-      /** Format: int32 */
-      afterDays?: number;
-      id: string;
-      method: string;
-    };
-    EndView: {
-      choices: components['schemas']['Judged'][];
-      figures: components['schemas']['Outcome'][];
-    };
-    Entry: {
-      author: string;
-      changes: string[];
-      kind: string;
-      /** Format: int32 */
-      number: number;
-      /** Format: date-time */
-      savedAt: string;
-      /** Format: int32 */
-      target?: number;
-    };
-    Evaluation: {
-      /** Format: date */
-      asOf: string;
-      calendar: components['schemas']['DecisionView'][];
-      coreVersion: string;
-      covers: components['schemas']['CoverView'][];
-      crops: components['schemas']['CropView'][];
-      currency: string;
-      dates: components['schemas']['DateView'][];
-      figures: {
-        [key: string]: components['schemas']['FigureView'];
-      };
-      ledger: components['schemas']['LedgerLine'][];
-      next?: components['schemas']['NextDecision'];
-      notes: components['schemas']['NoteView'][];
-      planId: string;
-      section: components['schemas']['SectionView'];
-      /** @enum {string} */
-      units: 'metric' | 'us';
-      weather?: components['schemas']['WeatherView'];
-      windows: components['schemas']['WindowView'][];
-    };
-    EvaluationRequest: {
-      /** Format: date */
-      asOf: string;
-      plan: components['schemas']['PlanDocument'];
-    };
-    FailureView: {
-      aims: components['schemas']['FigureView'][];
-      /** Format: double */
-      lost: number;
-      mass?: components['schemas']['FigureView'];
-      name: string;
-      species: string;
-    };
-    FarmEntry: {
-      currency: string;
-      id: string;
-      name: string;
-      /** @enum {string} */
-      units: 'metric' | 'us';
-    };
-    FarmSave: {
-      base?: components['schemas']['FarmEntry'];
-      mine: components['schemas']['FarmEntry'];
-    };
-    Feed: {
-      id: string;
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      kind: 'feed';
-      material: components['schemas']['MaterialEntry'];
-      rate: components['schemas']['Quantity'];
-      rateOf: string;
-      /** Format: int32 */
-      seq?: number;
-      subject?: string;
-      when: components['schemas']['DateEntry'];
-      zone?: string;
-    };
-    FieldEntry: {
-      area?: components['schemas']['Quantity'];
-      boundary?: components['schemas']['JsonNode'];
-      certification?: string;
-      /** Format: double */
-      coldHollowC?: number;
-      drainage?: string;
-      drillHaPerDay?: components['schemas']['Quantity'];
-      elevation?: components['schemas']['Quantity'];
-      equipment?: components['schemas']['Machine'][];
-      /** Format: double */
-      evapotranspirationScale?: number;
-      farmId: string;
-      firstAutumnFrost?: string;
-      history?: components['schemas']['Past'][];
-      id: string;
-      /** Format: date */
-      inTransitionSince?: string;
-      lastSpringFrost?: string;
-      layers?: components['schemas']['Layer'][];
-      livestock?: string;
-      name: string;
-      noxiousList?: string;
-      /** Format: double */
-      organicMatterPercent?: number;
-      panDepth?: components['schemas']['Quantity'];
-      penetrometer?: components['schemas']['Quantity'];
-      pests?: components['schemas']['Pest'][];
-      /** Format: double */
-      ph?: number;
-      point?: components['schemas']['Point'];
-      programmes?: components['schemas']['Programme'][];
-      residuals?: components['schemas']['Residual'][];
-      rootingLimit?: components['schemas']['Quantity'];
-      slopeLength?: components['schemas']['Quantity'];
-      /** Format: double */
-      slopePercent?: number;
-      /** Format: double */
-      slopeTowards?: number;
-      soilTests?: components['schemas']['SoilTest'][];
-      station?: string;
-      /** Format: double */
-      stonePercent?: number;
-      texture?: string;
-      tileDepth?: components['schemas']['Quantity'];
-      waterSupply?: string;
-      weather?: string;
-      weeds?: components['schemas']['Weed'][];
-      wildlife?: string;
-      zones?: components['schemas']['Zone'][];
-    };
-    FieldPage: {
-      /** Format: date */
-      asOf: string;
-      fields: components['schemas']['FieldRow'][];
-      /** Format: int32 */
-      matching: number;
-      next?: string;
-      /** Format: int32 */
-      pending: number;
-      /** Format: int32 */
-      total: number;
-    };
-    FieldRow: {
-      area: string;
-      current: boolean;
-      farmId: string;
-      farmName: string;
-      fault?: string;
-      fieldId: string;
-      name: string;
-      next?: components['schemas']['NextDecision'];
-      note?: components['schemas']['TopNote'];
-      state: string;
-      /** Format: int32 */
-      stops: number;
-      /** Format: int32 */
-      thinks: number;
-      /** @enum {string} */
-      units: 'metric' | 'us';
-    };
-    FieldSave: {
-      base?: components['schemas']['FieldEntry'];
-      mine: components['schemas']['FieldEntry'];
-    };
-    Fields: {
-      fieldIds: string[];
-    };
-    FigureView: {
-      high?: string;
-      /** Format: double */
-      highValue?: number;
-      id: string;
-      label: string;
-      low?: string;
-      /** Format: double */
-      lowValue?: number;
-      /** @enum {string} */
-      origin: 'library' | 'measured' | 'entered' | 'default' | 'forecast';
-      text: string;
-      unit: string;
-      /** Format: double */
-      value: number;
-    };
-    FindingView: {
-      excludes: boolean;
-      rule: string;
-      source: string;
-      /** @enum {string} */
-      status: 'seen' | 'identity' | 'from memory' | 'own' | 'common practice';
-      text: string;
-    };
-    ForecastEntry: {
-      days: components['schemas']['Day'][];
-      /** Format: date */
-      first: string;
-      /** Format: date-time */
-      issued: string;
-    };
-    FrostDatesView: {
-      autumnEarly?: string;
-      autumnLate?: string;
-      autumnMiddle?: string;
-      /** Format: int32 */
-      seasons: number;
-      springEarly?: string;
-      springLate?: string;
-      springMiddle?: string;
-      threshold: string;
-      /** Format: int32 */
-      without: number;
-    };
-    FrostView: {
-      /** Format: date */
-      from: string;
-      /** Format: date */
-      to: string;
-    };
-    Gap: {
-      /** Format: int32 */
-      days: number;
-      filled: boolean;
-      /** Format: date */
-      from: string;
-      /** Format: date */
-      to: string;
-    };
-    Graze: {
-      id: string;
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      kind: 'graze';
-      /** Format: int32 */
-      seq?: number;
-      subject?: string;
-      /** Format: double */
-      takePercent: number;
-      when: components['schemas']['DateEntry'];
-      zone?: string;
-    };
-    GroundWeeks: {
-      availableHighMm: number[];
-      availableLowMm: number[];
-      availableMm: number[];
-      layerBottomsCm: number[];
-      livingCoverPercent: number[];
-      mineralNKgHa: number[];
-      residueCoverPercent: number[];
-      residueHighKgHa: number[];
-      residueKgHa: number[];
-      residueLowKgHa: number[];
-      waterPercent: number[][];
-    };
-    Growing: {
-      /** Format: double */
-      baseC: number;
-      /** Format: double */
-      ceilingC?: number;
-      /** Format: double */
-      coverAcPerLb: number;
-      /** Format: int32 */
-      daysToMaturity: number;
-      /** Format: double */
-      depthCm: number;
-      fragileResidue: boolean;
-      /** Format: double */
-      maturityDegreeDays: number;
-      /** Format: double */
-      minSoilC: number;
-      mulchTolerance: string;
-      /** Format: double */
-      nitrogenLeftKgHa: number;
-      perennial?: boolean;
-      /** Format: double */
-      populationHa: number;
-      /** Format: double */
-      residueCN: number;
-      /** Format: double */
-      rowWidthCm: number;
-      sharedPests: string[];
-      source: components['schemas']['Source'];
-      /** Format: double */
-      standTarget: number;
-      /** Format: double */
-      thousandSeedG: number;
-      warm: boolean;
-      windows: string[];
-      /** Format: int32 */
-      years: number;
-      yieldUnit: string;
-    };
-    GrownView: {
-      alivePercent: number[];
-      coverPercent: number[];
-      heightHighCm: number[];
-      heightLowCm: number[];
-      massHighKgHa: number[];
-      massKgHa: number[];
-      massLowKgHa: number[];
-      nitrogenKgHa: number[];
-      rootCm: number[];
-      stage100: number[];
-    };
-    Harvest: {
-      id: string;
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      kind: 'harvest';
-      /** Format: int32 */
-      seq?: number;
-      straw?: components['schemas']['StrawEntry'];
-      subject?: string;
-      when: components['schemas']['DateEntry'];
-      zone?: string;
-    };
-    Imported: {
-      current: boolean;
-      fieldId: string;
-      kept: string[];
-      planId: string;
-    };
-    InoculantView: {
-      figure: string;
-      group: string;
-      species: string[];
-    };
-    InputView: {
-      also?: string;
-      figureId?: string;
-      from: string;
-      /** Format: double */
-      high: number;
-      label: string;
-      /** Format: double */
-      low: number;
-      /** @enum {string} */
-      origin: 'library' | 'measured' | 'entered' | 'default' | 'forecast';
-      symbol: string;
-      text: string;
-      unit: string;
-      /** Format: double */
-      value: number;
-    };
-    Invitation: {
-      /** Format: date-time */
-      expiresAt: string;
-      /** Format: int64 */
-      id: number;
-      /** @enum {string} */
-      role: 'adviser' | 'assistant';
-      token: string;
-    };
-    Invited: {
-      /** Format: date-time */
-      expiresAt: string;
-      /** Format: int64 */
-      id: number;
-      madeBy: string;
-      /** @enum {string} */
-      role: 'adviser' | 'assistant';
-    };
-    Irrigate: {
-      depth: components['schemas']['Quantity'];
-      id: string;
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      kind: 'irrigate';
-      /** Format: int32 */
-      seq?: number;
-      subject?: string;
-      when: components['schemas']['DateEntry'];
-      zone?: string;
-    };
-    Joining: {
-      /** Format: email */
-      email: string;
-      name: string;
-      password: string;
-      token: string;
-      /** @enum {string} */
-      units?: 'metric' | 'us';
-    };
-    JsonNode: Record<string, never>;
-    Judged: {
-      came?: components['schemas']['FigureView'];
-      /** Format: date */
-      done: string;
-      expected?: components['schemas']['FigureView'];
-      kind: string;
-      /** Format: date */
-      planned: string;
-      subject: string;
-      what: string;
-    };
-    JudgementView: {
-      name: string;
-      source: string;
-      speaks: string;
-      weight: string;
-    };
-    KeptMix: {
-      id: string;
-      mix: components['schemas']['MixEntry'];
-      name: string;
-    };
-    KindView: {
-      /** @enum {string} */
-      delivers:
-        | 'ha'
-        | 'ac'
-        | 'm2'
-        | 'ft2'
-        | 'm'
-        | 'cm'
-        | 'mm'
-        | 'ft'
-        | 'in'
-        | 'kg'
-        | 'g'
-        | 't'
-        | 'lb'
-        | 'oz'
-        | 'ton'
-        | 'L'
-        | 'gal'
-        | 'kg/ha'
-        | 't/ha'
-        | 'g/m2'
-        | 'lb/ac'
-        | 'cwt/ac'
-        | 'ton/ac'
-        | 'L/ha'
-        | 'gal/ac'
-        | 'bu/ac'
-        | '/m2'
-        | '/ft2'
-        | '/ha'
-        | '/ac'
-        | '/kg seed'
-        | '/lb seed'
-        | 'kg/L'
-        | 'lb/gal'
-        | 'kg/t'
-        | 'lb/cwt'
-        | 'lb/bu'
-        | 'km/h'
-        | 'mph'
-        | ''
-        | '%'
-        | 'g/kg'
-        | '¤'
-        | '¤/ha'
-        | '¤/ac'
-        | '¤/kg'
-        | '¤/lb'
-        | '¤/t'
-        | '¤/ton'
-        | '°C'
-        | '°F'
-        | '°C d'
-        | '°F d'
-        | 'MPa'
-        | 'psi'
-        | 'ha/d'
-        | 'ac/d'
-        | 'd'
-        | 'date'
-        | ''
-        | 'bags'
-        | 'STIR';
-      id: string;
-      measures: components['schemas']['MeasureView'][];
-      name: string;
-      units: (
-        | 'ha'
-        | 'ac'
-        | 'm2'
-        | 'ft2'
-        | 'm'
-        | 'cm'
-        | 'mm'
-        | 'ft'
-        | 'in'
-        | 'kg'
-        | 'g'
-        | 't'
-        | 'lb'
-        | 'oz'
-        | 'ton'
-        | 'L'
-        | 'gal'
-        | 'kg/ha'
-        | 't/ha'
-        | 'g/m2'
-        | 'lb/ac'
-        | 'cwt/ac'
-        | 'ton/ac'
-        | 'L/ha'
-        | 'gal/ac'
-        | 'bu/ac'
-        | '/m2'
-        | '/ft2'
-        | '/ha'
-        | '/ac'
-        | '/kg seed'
-        | '/lb seed'
-        | 'kg/L'
-        | 'lb/gal'
-        | 'kg/t'
-        | 'lb/cwt'
-        | 'lb/bu'
-        | 'km/h'
-        | 'mph'
-        | ''
-        | '%'
-        | 'g/kg'
-        | '¤'
-        | '¤/ha'
-        | '¤/ac'
-        | '¤/kg'
-        | '¤/lb'
-        | '¤/t'
-        | '¤/ton'
-        | '°C'
-        | '°F'
-        | '°C d'
-        | '°F d'
-        | 'MPa'
-        | 'psi'
-        | 'ha/d'
-        | 'ac/d'
-        | 'd'
-        | 'date'
-        | ''
-        | 'bags'
-        | 'STIR'
-      )[];
-    };
-    KnowledgeView: {
-      aims: components['schemas']['Aim'][];
-      crops: components['schemas']['CropChoice'][];
-      drainages: string[];
-      judgements: components['schemas']['JudgementView'][];
-      operations: components['schemas']['Choice'][];
-      plantingSystems: components['schemas']['PlantingSystemView'][];
-      products: components['schemas']['Choice'][];
-      sowingMethods: components['schemas']['Choice'][];
-      species: components['schemas']['SpeciesChoice'][];
-      terminationMethods: components['schemas']['Choice'][];
-      textures: string[];
-    };
-    LatestView: {
-      figureId?: string;
-      /** Format: date */
-      half?: string;
-      /** Format: date */
-      mostYears?: string;
-      name: string;
-      /** Format: date */
-      nearlyAll?: string;
-      species: string;
-      /** Format: int32 */
-      years: number;
-    };
-    Layer: {
-      /** Format: double */
-      clayPercent?: number;
-      depth: components['schemas']['Quantity'];
-      /** Format: double */
-      organicMatterPercent?: number;
-      /** Format: double */
-      ph?: number;
-      /** Format: double */
-      sandPercent?: number;
-      /** Format: double */
-      stonePercent?: number;
-      texture?: string;
-    };
-    LedgerLine: {
-      cropId: string;
-      figureId: string;
-      label: string;
-    };
-    Line: {
-      kind: string;
-      /** Format: int64 */
-      line: number;
-      text: string;
-    };
-    LineProblem: {
-      /** Format: int64 */
-      line: number;
-      message: string;
-    };
-    Listed: {
-      author: string;
-      current: boolean;
-      id: string;
-      label: string;
-      /** Format: date-time */
-      savedAt: string;
-    };
-    LotEntry: {
-      bagSize?: components['schemas']['Quantity'];
-      cleaningCost?: components['schemas']['Quantity'];
-      coated?: boolean;
-      /** Format: double */
-      dormantPercent?: number;
-      germinationIncludesHardSeed?: boolean;
-      /** Format: double */
-      germinationPercent: number;
-      /** Format: double */
-      hardSeedPercent?: number;
-      hardiness?: string;
-      id: string;
-      inoculated?: boolean;
-      label: string;
-      noxious?: string;
-      ownGrown?: boolean;
-      price?: components['schemas']['Quantity'];
-      /** Format: double */
-      purityPercent: number;
-      seedCount?: components['schemas']['Quantity'];
-      species: string;
-      stock?: components['schemas']['Quantity'];
-      supplier?: string;
-      /** Format: date */
-      testedOn?: string;
-      treatedWith?: string;
-      /** Format: double */
-      weedSeedPercent?: number;
-    };
-    LotSave: {
-      base?: components['schemas']['LotEntry'];
-      mine: components['schemas']['LotEntry'];
-    };
-    Machine: {
-      kind: string;
-      name: string;
-      width?: components['schemas']['Quantity'];
-    };
-    MaterialEntry: {
-      product: string;
-    };
-    MeasureView: {
-      name: string;
-      symbol: string;
-      /** @enum {string} */
-      unit?:
-        | 'ha'
-        | 'ac'
-        | 'm2'
-        | 'ft2'
-        | 'm'
-        | 'cm'
-        | 'mm'
-        | 'ft'
-        | 'in'
-        | 'kg'
-        | 'g'
-        | 't'
-        | 'lb'
-        | 'oz'
-        | 'ton'
-        | 'L'
-        | 'gal'
-        | 'kg/ha'
-        | 't/ha'
-        | 'g/m2'
-        | 'lb/ac'
-        | 'cwt/ac'
-        | 'ton/ac'
-        | 'L/ha'
-        | 'gal/ac'
-        | 'bu/ac'
-        | '/m2'
-        | '/ft2'
-        | '/ha'
-        | '/ac'
-        | '/kg seed'
-        | '/lb seed'
-        | 'kg/L'
-        | 'lb/gal'
-        | 'kg/t'
-        | 'lb/cwt'
-        | 'lb/bu'
-        | 'km/h'
-        | 'mph'
-        | ''
-        | '%'
-        | 'g/kg'
-        | '¤'
-        | '¤/ha'
-        | '¤/ac'
-        | '¤/kg'
-        | '¤/lb'
-        | '¤/t'
-        | '¤/ton'
-        | '°C'
-        | '°F'
-        | '°C d'
-        | '°F d'
-        | 'MPa'
-        | 'psi'
-        | 'ha/d'
-        | 'ac/d'
-        | 'd'
-        | 'date'
-        | ''
-        | 'bags'
-        | 'STIR';
-      units: (
-        | 'ha'
-        | 'ac'
-        | 'm2'
-        | 'ft2'
-        | 'm'
-        | 'cm'
-        | 'mm'
-        | 'ft'
-        | 'in'
-        | 'kg'
-        | 'g'
-        | 't'
-        | 'lb'
-        | 'oz'
-        | 'ton'
-        | 'L'
-        | 'gal'
-        | 'kg/ha'
-        | 't/ha'
-        | 'g/m2'
-        | 'lb/ac'
-        | 'cwt/ac'
-        | 'ton/ac'
-        | 'L/ha'
-        | 'gal/ac'
-        | 'bu/ac'
-        | '/m2'
-        | '/ft2'
-        | '/ha'
-        | '/ac'
-        | '/kg seed'
-        | '/lb seed'
-        | 'kg/L'
-        | 'lb/gal'
-        | 'kg/t'
-        | 'lb/cwt'
-        | 'lb/bu'
-        | 'km/h'
-        | 'mph'
-        | ''
-        | '%'
-        | 'g/kg'
-        | '¤'
-        | '¤/ha'
-        | '¤/ac'
-        | '¤/kg'
-        | '¤/lb'
-        | '¤/t'
-        | '¤/ton'
-        | '°C'
-        | '°F'
-        | '°C d'
-        | '°F d'
-        | 'MPa'
-        | 'psi'
-        | 'ha/d'
-        | 'ac/d'
-        | 'd'
-        | 'date'
-        | ''
-        | 'bags'
-        | 'STIR'
-      )[];
-    };
-    Measured: {
-      /** @enum {string} */
-      unit?:
-        | 'ha'
-        | 'ac'
-        | 'm2'
-        | 'ft2'
-        | 'm'
-        | 'cm'
-        | 'mm'
-        | 'ft'
-        | 'in'
-        | 'kg'
-        | 'g'
-        | 't'
-        | 'lb'
-        | 'oz'
-        | 'ton'
-        | 'L'
-        | 'gal'
-        | 'kg/ha'
-        | 't/ha'
-        | 'g/m2'
-        | 'lb/ac'
-        | 'cwt/ac'
-        | 'ton/ac'
-        | 'L/ha'
-        | 'gal/ac'
-        | 'bu/ac'
-        | '/m2'
-        | '/ft2'
-        | '/ha'
-        | '/ac'
-        | '/kg seed'
-        | '/lb seed'
-        | 'kg/L'
-        | 'lb/gal'
-        | 'kg/t'
-        | 'lb/cwt'
-        | 'lb/bu'
-        | 'km/h'
-        | 'mph'
-        | ''
-        | '%'
-        | 'g/kg'
-        | '¤'
-        | '¤/ha'
-        | '¤/ac'
-        | '¤/kg'
-        | '¤/lb'
-        | '¤/t'
-        | '¤/ton'
-        | '°C'
-        | '°F'
-        | '°C d'
-        | '°F d'
-        | 'MPa'
-        | 'psi'
-        | 'ha/d'
-        | 'ac/d'
-        | 'd'
-        | 'date'
-        | ''
-        | 'bags'
-        | 'STIR';
-      /** Format: double */
-      value: number;
-    };
-    Method: {
-      id: string;
-      name: string;
-    };
-    MissingFact: {
-      /** @enum {string} */
-      kind: 'inoculated' | 'label-interval' | 'livestock';
-      of: string;
-    };
-    MixColumn: {
-      figures: components['schemas']['FigureView'][];
-      id?: string;
-      name: string;
-      parts: components['schemas']['MixPartView'][];
-      /** Format: int32 */
-      stops: number;
-      /** Format: int32 */
-      thinks: number;
-    };
-    MixEntry: {
-      components: components['schemas']['ComponentEntry'][];
-      method: string;
-      /** Format: double */
-      wastePercent?: number;
-      zones?: components['schemas']['ZonesEntry'];
-    };
-    MixPartView: {
-      /** @enum {string} */
-      group: 'cool-grass' | 'warm-grass' | 'cool-legume' | 'warm-legume' | 'brassica' | 'broadleaf';
-      name: string;
-      seeds: components['schemas']['FigureView'];
-      species: string;
-      stand?: components['schemas']['FigureView'];
-    };
-    MixRequest: {
-      /** Format: date */
-      asOf: string;
-      coverId: string;
-      plan: components['schemas']['PlanDocument'];
-      wishes: components['schemas']['WishesEntry'];
-    };
-    MixView: {
-      aims: components['schemas']['AmountView'][];
-      binding: components['schemas']['BindingView'][];
-      /** Format: double */
-      cost: number;
-      costNote?: string;
-      costText: string;
-      costUnit: string;
-      missed: string[];
-      proved: boolean;
-      /** Format: int32 */
-      rounds: number;
-      /** Format: double */
-      score: number;
-      shares: components['schemas']['ShareView'][];
-    };
-    MonthView: {
-      coolDegreeDays: components['schemas']['Range'];
-      et0: components['schemas']['Range'];
-      /** Format: int32 */
-      month: number;
-      rain: components['schemas']['Range'];
-      soil: components['schemas']['Range'];
-      tmax: components['schemas']['Range'];
-      tmin: components['schemas']['Range'];
-      warmDegreeDays: components['schemas']['Range'];
-      work: components['schemas']['WorkView'][];
-    };
-    Move: {
-      from: string;
-      /** Format: double */
-      high: number;
-      highText: string;
-      input: string;
-      /** Format: double */
-      low: number;
-      lowText: string;
-      to: string;
-    };
-    NameAsked: {
-      name: string;
-    };
-    NeedView: {
-      fieldId: string;
-      fieldName: string;
-      /** Format: double */
-      heldKg: number;
-      need: components['schemas']['SeedNeed'];
-    };
-    NewPassword: {
-      old: string;
-      password: string;
-    };
-    NewPractice: {
-      /** Format: email */
-      email: string;
-      password: string;
-      practice: string;
-      /** @enum {string} */
-      units?: 'metric' | 'us';
-      zone?: string;
-    };
-    NextDecision: {
-      /** Format: date */
-      date: string;
-      /** @enum {string} */
-      step: 'field' | 'aims' | 'rotation' | 'mix' | 'sow' | 'end' | 'plant' | 'feed';
-      what: string;
-    };
-    NitrogenEntry: {
-      factor?: components['schemas']['Quantity'];
-      need?: components['schemas']['Quantity'];
-      product?: string;
-      productPrice?: components['schemas']['Quantity'];
-      school?: string;
-      source?: string;
-    };
-    NoteView: {
-      about: string;
-      answer?: components['schemas']['AnswerEntry'];
-      ask?: components['schemas']['MissingFact'];
-      /** Format: date */
-      at?: string;
-      confidence: string;
-      facts: string[];
-      factsHash: string;
-      rule: string;
-      source: string;
-      /** @enum {string} */
-      status: 'seen' | 'identity' | 'from memory' | 'own' | 'common practice';
-      /** @enum {string} */
-      step: 'field' | 'aims' | 'rotation' | 'mix' | 'sow' | 'end' | 'plant' | 'feed';
-      subject: string;
-      text: string;
-      /** @enum {string} */
-      weight: 'stop' | 'think' | 'tip';
-      wouldChange: string;
-    };
-    OffsetEntry: {
-      /** Format: int32 */
-      days: number;
-      from: string;
-    };
-    Opened: {
-      token: string;
-    };
-    Operation:
-      | components['schemas']['Sow']
-      | components['schemas']['End']
-      | components['schemas']['Pass']
-      | components['schemas']['Feed']
-      | components['schemas']['Graze']
-      | components['schemas']['Irrigate']
-      | components['schemas']['Harvest'];
-    Order: {
-      /** Format: int64 */
-      bags?: number;
-      /** Format: int32 */
-      fields: number;
-      /** Format: double */
-      kilograms: number;
-      /** Format: date */
-      neededBy?: string;
-      species: string;
-      speciesName: string;
-      supplier: string;
-      week?: string;
-    };
-    OtherDays: {
-      kind: string;
-      subject: string;
-      tried: components['schemas']['Tried'][];
-    };
-    OtherDaysRequest: {
-      /** Format: date */
-      asOf: string;
-      choices: components['schemas']['ReplayChoice'][];
-      coverId: string;
-      kind: string;
-      plan: components['schemas']['PlanDocument'];
-      subject: string;
-      /** Format: int32 */
-      year: number;
-    };
-    Outcome: {
-      chosen?: components['schemas']['FigureView'];
-      difference?: string;
-      id: string;
-      planned?: components['schemas']['FigureView'];
-    };
-    OutsideView: {
-      forecast: components['schemas']['StateForecastEntry'];
-      probe: components['schemas']['StateProbe'];
-    };
-    OverlapView: {
-      overlaps: string[];
-      overridable: boolean;
-    };
-    PartView: {
-      courseCm: number[];
-      form: string;
-      /** Format: date */
-      frostedOn?: string;
-      /** @enum {string} */
-      group: 'cool-grass' | 'warm-grass' | 'cool-legume' | 'warm-legume' | 'brassica' | 'broadleaf';
-      grown?: components['schemas']['GrownView'];
-      /** Format: double */
-      heightM: number;
-      id: string;
-      name: string;
-      /** Format: double */
-      rootDepthM: number;
-      taproot: boolean;
-    };
-    Pass: {
-      depth?: components['schemas']['Quantity'];
-      /** Format: double */
-      disturbedPercent?: number;
-      id: string;
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      kind: 'pass';
-      /** Format: int32 */
-      seq?: number;
-      speed?: components['schemas']['Quantity'];
-      subject?: string;
-      system?: string;
-      tool: string;
-      when: components['schemas']['DateEntry'];
-      zone?: string;
-    };
-    PassView: {
-      /** Format: date */
-      date: string;
-      /** Format: double */
-      depthCm: number;
-      id: string;
-      name: string;
-      planting: boolean;
-      ratingFigure: string;
-      /** Format: double */
-      share: number;
-      strips: boolean;
-    };
-    Past: {
-      crop: string;
-      /** Format: int32 */
-      year: number;
-    };
-    PeopleView: {
-      invitations: components['schemas']['Invited'][];
-      people: components['schemas']['Person'][];
-      /** Format: int64 */
-      you: number;
-      zone: string;
-    };
-    Person: {
-      email: string;
-      /** Format: int64 */
-      id: number;
-      /** Format: date-time */
-      joinedAt: string;
-      name: string;
-      /** @enum {string} */
-      role: 'adviser' | 'assistant';
-    };
-    Pest: {
-      name: string;
-      /** Format: int32 */
-      year?: number;
-    };
-    Pick: {
-      kind: string;
-      name: string;
-      words: string;
-      /** Format: int32 */
-      year: number;
-    };
-    PinView: {
-      cover: boolean;
-      /** Format: date */
-      date: string;
-      /** Format: date */
-      early?: string;
-      kind: string;
-      label: string;
-      /** Format: date */
-      late?: string;
-      operationId: string;
-      subject: string;
-    };
-    PlaceEntry: {
-      cropId: string;
-      /** @enum {string} */
-      kind?:
-        | 'between'
-        | 'interseeded'
-        | 'overseeded'
-        | 'frost-seeded'
-        | 'companion'
-        | 'undersown'
-        | 'living-mulch';
-      relation: string;
-    };
-    PlanDocument: {
-      answers: components['schemas']['AnswerEntry'][];
-      covers: components['schemas']['CoverEntry'][];
-      crops: components['schemas']['CropEntry'][];
-      fieldId: string;
-      id: string;
-      name?: string;
-      operations: components['schemas']['Operation'][];
-      /** Format: int32 */
-      schemaVersion: number;
-    };
-    PlantingSystemView: {
-      id: string;
-      name: string;
-      steps: components['schemas']['Step'][];
-    };
-    Point: {
-      /** Format: double */
-      lat: number;
-      /** Format: double */
-      lon: number;
-    };
-    PrintRequest: {
-      /** Format: date */
-      asOf: string;
-      sectionSvg?: string;
-    };
-    Probe: {
-      /** Format: double */
-      celsius: number;
-      /** Format: double */
-      depthCm: number;
-      /** Format: date-time */
-      measured: string;
-    };
-    Programme: {
-      allowedSpecies?: string;
-      name: string;
-      rules?: string;
-      /** Format: date */
-      until?: string;
-    };
-    Progress: {
-      /** Format: int32 */
-      fields: number;
-      /** Format: int32 */
-      waiting: number;
-    };
-    Proposal: {
-      cost: string;
-      /** Format: int32 */
-      days: number;
-      degreeDays?: string;
-      /** Format: double */
-      degreeDaysMiddle: number;
-      id: string;
-      plan: components['schemas']['PlanDocument'];
-      reaches?: boolean;
-      /** Format: date */
-      sowFrom: string;
-      what: string;
-    };
-    Proposals: {
-      /** Format: date */
-      neededBy?: string;
-      neededFor?: string;
-      proposals: components['schemas']['Proposal'][];
-      /** Format: date */
-      sownNow: string;
-      windowId: string;
-    };
-    Proposed: {
-      conflict: string[];
-      mix?: components['schemas']['MixView'];
-    };
-    QuadratEntry: {
-      /** Format: double */
-      dryMatterPercent: number;
-      frameArea: components['schemas']['Quantity'];
-      samples: components['schemas']['Quantity'][];
-    };
-    Quantity: {
-      /** @enum {string} */
-      unit:
-        | 'ha'
-        | 'ac'
-        | 'm2'
-        | 'ft2'
-        | 'm'
-        | 'cm'
-        | 'mm'
-        | 'ft'
-        | 'in'
-        | 'kg'
-        | 'g'
-        | 't'
-        | 'lb'
-        | 'oz'
-        | 'ton'
-        | 'L'
-        | 'gal'
-        | 'kg/ha'
-        | 't/ha'
-        | 'g/m2'
-        | 'lb/ac'
-        | 'cwt/ac'
-        | 'ton/ac'
-        | 'L/ha'
-        | 'gal/ac'
-        | 'bu/ac'
-        | '/m2'
-        | '/ft2'
-        | '/ha'
-        | '/ac'
-        | '/kg seed'
-        | '/lb seed'
-        | 'kg/L'
-        | 'lb/gal'
-        | 'kg/t'
-        | 'lb/cwt'
-        | 'lb/bu'
-        | 'km/h'
-        | 'mph'
-        | ''
-        | '%'
-        | 'g/kg'
-        | '¤'
-        | '¤/ha'
-        | '¤/ac'
-        | '¤/kg'
-        | '¤/lb'
-        | '¤/t'
-        | '¤/ton'
-        | '°C'
-        | '°F'
-        | '°C d'
-        | '°F d'
-        | 'MPa'
-        | 'psi'
-        | 'ha/d'
-        | 'ac/d'
-        | 'd'
-        | 'date'
-        | ''
-        | 'bags'
-        | 'STIR';
-      /** Format: double */
-      value: number;
-    };
-    Range: {
-      /** Format: double */
-      high: number;
-      /** Format: double */
-      low: number;
-      /** Format: double */
-      middle: number;
-      text: string;
-    };
-    RateView: {
-      /** @enum {string} */
-      group: 'cool-grass' | 'warm-grass' | 'cool-legume' | 'warm-legume' | 'brassica' | 'broadleaf';
-      name: string;
-      smallBox: boolean;
-      species: string;
-    };
-    Read: {
-      decimalSignNeeded: boolean;
-      lots: components['schemas']['LotEntry'][];
-      problems: components['schemas']['LineProblem'][];
-      unknownColumns: string[];
-    };
-    RecentWeek: {
-      /** Format: date */
-      from: string;
-      /** Format: double */
-      mean: number;
-      /** Format: double */
-      rain: number;
-      /** Format: double */
-      soil: number;
-    };
-    ReplayChoice: {
-      kind: string;
-      /** Format: date */
-      made: string;
-      method?: string;
-      subject: string;
-      /** Format: date */
-      to: string;
-    };
-    ReplayDayRequest: {
-      /** Format: date */
-      asOf: string;
-      choices: components['schemas']['ReplayChoice'][];
-      coverId: string;
-      /** Format: date */
-      day: string;
-      plan: components['schemas']['PlanDocument'];
-      /** Format: int32 */
-      year: number;
-    };
-    ReplayEndRequest: {
-      /** Format: date */
-      asOf: string;
-      choices: components['schemas']['ReplayChoice'][];
-      coverId: string;
-      plan: components['schemas']['PlanDocument'];
-      /** Format: int32 */
-      year: number;
-    };
-    ReplayRequest: {
-      /** Format: date */
-      asOf: string;
-      coverId: string;
-      plan: components['schemas']['PlanDocument'];
-    };
-    ResetAsked: {
-      email: string;
-    };
-    ResetUsed: {
-      password: string;
-      token: string;
-    };
-    Residual: {
-      activeIngredient: string;
-      /** Format: date */
-      appliedOn: string;
-      /** Format: double */
-      intervalMonths?: number;
-    };
-    ResidueView: {
-      figureId: string;
-      /** Format: date */
-      from: string;
-      id: string;
-      label: string;
-      /** Format: double */
-      tHa: number;
-      /** Format: date */
-      to: string;
-    };
-    RoleAsked: {
-      /** @enum {string} */
-      role: 'adviser' | 'assistant';
-    };
-    RowsEntry: {
-      spacing?: components['schemas']['Quantity'];
-      strip?: components['schemas']['Quantity'];
-    };
-    Saved: {
-      canRedo: boolean;
-      canUndo: boolean;
-      current: boolean;
-      label: string;
-      plan: components['schemas']['PlanDocument'];
-      /** Format: int32 */
-      revision: number;
-    };
-    SectionView: {
-      /** Format: double */
-      depthM: number;
-      /** Format: date */
-      from: string;
-      frosts: components['schemas']['FrostView'][];
-      ground?: components['schemas']['GroundWeeks'];
-      /** Format: double */
-      heightM: number;
-      layerDepthsCm: number[];
-      /** Format: double */
-      panDepthCm?: number;
-      passes: components['schemas']['PassView'][];
-      pins: components['schemas']['PinView'][];
-      residues: components['schemas']['ResidueView'][];
-      stands: components['schemas']['StandView'][];
-      /** Format: double */
-      tileDepthCm?: number;
-      /** Format: date */
-      to: string;
-      /** Format: date */
-      today: string;
-      weather?: components['schemas']['WeatherWeeks'];
-    };
-    SeedNeed: {
-      coverId: string;
-      coverName: string;
-      cropId?: string;
-      /** Format: double */
-      kilograms: number;
-      lotId?: string;
-      /** Format: date */
-      neededBy?: string;
-      planId: string;
-      /** Format: date */
-      sown?: string;
-      species: string;
-      speciesName: string;
-    };
-    SeedView: {
-      needs: components['schemas']['NeedView'][];
-      orders: components['schemas']['Order'][];
-      /** Format: int32 */
-      pending: number;
-      stock: components['schemas']['StockView'][];
-    };
-    SensitivityView: {
-      because: string;
-      /** @enum {string} */
-      confidence: 'high' | 'medium' | 'low';
-      figure: components['schemas']['FigureView'];
-      moves: components['schemas']['Move'][];
-      source: string;
-    };
-    SeriesChoice: {
-      /** Format: date */
-      first: string;
-      id: string;
-      /** Format: date */
-      last: string;
-      /** Format: double */
-      latitude: number;
-      name: string;
-    };
-    SessionView: {
-      email: string;
-      practice: string;
-      role: string;
-      signedIn: boolean;
-      /** @enum {string} */
-      units: 'metric' | 'us';
-    };
-    ShareView: {
-      /** @enum {string} */
-      group: 'cool-grass' | 'warm-grass' | 'cool-legume' | 'warm-legume' | 'brassica' | 'broadleaf';
-      lotId?: string;
-      name: string;
-      /** Format: double */
-      percent: number;
-      species: string;
-    };
-    SharedConflict: {
-      overlaps: string[];
-      theirs: string[];
-    };
-    SharedEntry: {
-      author: string;
-      changes: string[];
-      /** Format: int64 */
-      id: number;
-      removed: boolean;
-      /** Format: date-time */
-      savedAt: string;
-    };
-    SheetView: {
-      cells: {
-        [key: string]: string;
-      };
-      corrections: {
-        [key: string]: components['schemas']['CorrectionView'];
-      };
-      /** @enum {string} */
-      group: 'cool-grass' | 'warm-grass' | 'cool-legume' | 'warm-legume' | 'brassica' | 'broadleaf';
-      id: string;
-      name: string;
-      sources: {
-        [key: string]: number;
-      };
-    };
-    SignIn: {
-      email: string;
-      password: string;
-    };
-    SkyDay: {
-      /** Format: date */
-      day: string;
-      /** Format: double */
-      high: number;
-      /** Format: double */
-      low: number;
-      /** Format: double */
-      rain: number;
-      text: string;
-    };
-    SkyView: {
-      forecast: components['schemas']['SkyDay'][];
-      lately: components['schemas']['SkyDay'][];
-      rainOfAMonth: string;
-      rainUnit: string;
-      soil: string;
-      temperatureUnit: string;
-    };
-    SoilTest: {
-      /** Format: date */
-      date: string;
-      depth?: components['schemas']['Quantity'];
-      /** Format: double */
-      nitrateMgKg?: number;
-      /** Format: double */
-      organicMatterPercent?: number;
-      /** Format: double */
-      ph?: number;
-      /** Format: double */
-      phosphorusMgKg?: number;
-      /** Format: double */
-      potassiumMgKg?: number;
-    };
-    SoilTestTable: {
-      decimalSignNeeded: boolean;
-      header: string[];
-      mapping: {
-        [key: string]: string;
-      };
-      needed: string[];
-      problems: components['schemas']['CellProblem'][];
-      tests: components['schemas']['SoilTest'][];
-    };
-    Source: {
-      /** @enum {string} */
-      status: 'seen' | 'identity' | 'from memory' | 'own' | 'common practice';
-      text: string;
-    };
-    SourceView: {
-      /** @enum {string} */
-      status: 'seen' | 'identity' | 'from memory' | 'own' | 'common practice';
-      text: string;
-    };
-    Sow: {
-      catchDistance?: components['schemas']['Quantity'];
-      catchWidth?: components['schemas']['Quantity'];
-      depth?: components['schemas']['Quantity'];
-      id: string;
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      kind: 'sow';
-      largeBox?: components['schemas']['Quantity'];
-      /** Format: double */
-      lateness?: number;
-      method?: string;
-      /** Format: double */
-      purpose?: number;
-      rows?: components['schemas']['RowsEntry'];
-      /** Format: double */
-      seedbed?: number;
-      /** Format: int32 */
-      seq?: number;
-      smallBox?: components['schemas']['Quantity'];
-      sownArea?: components['schemas']['Quantity'];
-      speed?: components['schemas']['Quantity'];
-      subject?: string;
-      tool?: string;
-      when: components['schemas']['DateEntry'];
-      withSeed?: components['schemas']['WithSeedEntry'];
-      zone?: string;
-    };
-    SpeciesChoice: {
-      botanical: string;
-      family: string;
-      /** @enum {string} */
-      group: 'cool-grass' | 'warm-grass' | 'cool-legume' | 'warm-legume' | 'brassica' | 'broadleaf';
-      id: string;
-      legume: boolean;
-      name: string;
-    };
-    SpeciesView: {
-      cautions: components['schemas']['Caution'][];
-      columns: components['schemas']['ColumnView'][];
-      sources: components['schemas']['SourceView'][];
-      species: components['schemas']['SheetView'][];
-    };
-    StandEntry: {
-      biomass?: components['schemas']['Quantity'];
-      /** @enum {string} */
-      evidence: 'expected' | 'weighed';
-      /** Format: double */
-      nitrogenPercent?: number;
-      quadrat?: components['schemas']['QuadratEntry'];
-    };
-    StandView: {
-      cover: boolean;
-      /** Format: date */
-      from: string;
-      id: string;
-      label: string;
-      open: boolean;
-      parts: components['schemas']['PartView'][];
-      /** Format: date */
-      to: string;
-    };
-    StateForecastEntry: {
-      answer?: components['schemas']['ForecastEntry'];
-      /** Format: date-time */
-      answered?: string;
-      asking: boolean;
-      fault?: string;
-      on: boolean;
-    };
-    StateProbe: {
-      answer?: components['schemas']['Probe'];
-      /** Format: date-time */
-      answered?: string;
-      asking: boolean;
-      fault?: string;
-      on: boolean;
-    };
-    StationChoice: {
-      climate: string;
-      id: string;
-      /** Format: double */
-      latitude: number;
-      name: string;
-    };
-    Step: {
-      /** Format: int32 */
-      daysBefore: number;
-      operation: string;
-    };
-    StepView: {
-      name: string;
-      text: string;
-      unit: string;
-    };
-    StockView: {
-      /** Format: double */
-      freeKg: number;
-      /** Format: double */
-      heldKg: number;
-      lotId: string;
-      /** Format: double */
-      stockKg: number;
-    };
-    StrawEntry: {
-      do?: string;
-      /** Format: double */
-      percent?: number;
-    };
-    StreamingResponseBody: Record<string, never>;
-    Taken: {
-      report: components['schemas']['WeatherReport'];
-      series: components['schemas']['SeriesChoice'];
-    };
-    TopNote: {
-      text: string;
-      /** @enum {string} */
-      weight: 'stop' | 'think' | 'tip';
-    };
-    TransectEntry: {
-      hits: number[];
-      /** Format: int32 */
-      points: number;
-    };
-    Tried: {
-      /** Format: date */
-      day: string;
-      values: components['schemas']['Value'][];
-    };
-    UnitsAsked: {
-      /** @enum {string} */
-      units: 'metric' | 'us';
-    };
-    Value: {
-      id: string;
-      text: string;
-      /** Format: double */
-      value: number;
-    };
-    WeatherReport: {
-      /** @enum {string} */
-      dayOrder?: 'dmy' | 'mdy';
-      dayOrderSure: boolean;
-      /** Format: int32 */
-      days: number;
-      /** Format: int32 */
-      faults: number;
-      /** Format: int32 */
-      filledDays: number;
-      /** Format: date */
-      first: string;
-      gaps: components['schemas']['Gap'][];
-      /** Format: date */
-      last: string;
-      lines: components['schemas']['Line'][];
-      /** @enum {string} */
-      rain: 'mm' | 'tenths' | 'in';
-      rainOr: ('mm' | 'tenths' | 'in')[];
-      rainSure: boolean;
-      /** @enum {string} */
-      temperature: 'c' | 'tenths' | 'f';
-      temperatureDoubt?: string;
-      temperatureOr: ('c' | 'tenths' | 'f')[];
-    };
-    WeatherView: {
-      /** Format: date-time */
-      forecastIssued?: string;
-      how: string;
-      id: string;
-      /** Format: int32 */
-      missingDays: number;
-      name: string;
-      /** @enum {string} */
-      origin: 'library' | 'measured' | 'entered' | 'default' | 'forecast';
-      /** Format: int32 */
-      years: number;
-    };
-    WeatherWeeks: {
-      frostPercent: number[];
-      meanC10: number[];
-      meanHighC10: number[];
-      meanLowC10: number[];
-      rainHighMm: number[];
-      rainMm: number[];
-      /** Format: int32 */
-      recordedWeeks: number;
-    };
-    Weed: {
-      name: string;
-      perennial?: boolean;
-      pressure: string;
-      underControl?: boolean;
-    };
-    Welcome: {
-      practice: string;
-      role: string;
-    };
-    WindowRequest: {
-      /** Format: date */
-      asOf: string;
-      plan: components['schemas']['PlanDocument'];
-      windowId: string;
-    };
-    WindowView: {
-      afterCropId: string;
-      beforeCropId?: string;
-      figures: string;
-      /** Format: date */
-      from: string;
-      id: string;
-      /** @enum {string} */
-      kind:
-        | 'between'
-        | 'interseeded'
-        | 'overseeded'
-        | 'frost-seeded'
-        | 'companion'
-        | 'undersown'
-        | 'living-mulch';
-      /** Format: date */
-      sowUntil: string;
-      /** Format: date */
-      to: string;
-      usualMethod: string;
-      words: string;
-    };
-    WishesEntry: {
-      aims?: {
-        [key: string]: components['schemas']['Quantity'];
-      };
-      /** Format: int32 */
-      boxes?: number;
-      carbonToNitrogen?: components['schemas']['Bounds'];
-      cost?: components['schemas']['Quantity'];
-      goal?: string;
-      groupShares?: {
-        [key: string]: components['schemas']['Bounds'];
-      };
-      groups?: {
-        [key: string]: number;
-      };
-      legumePercent?: components['schemas']['Bounds'];
-      seedsM2?: components['schemas']['Bounds'];
-      species?: components['schemas']['Bounds'];
-      speciesShares?: {
-        [key: string]: components['schemas']['Bounds'];
-      };
-      stockFirst?: boolean;
-      totalPercent?: components['schemas']['Bounds'];
-      winterkilledPercent?: components['schemas']['Bounds'];
-      without?: string[];
-    };
-    WithSeedEntry: {
-      nAndK2O?: components['schemas']['Quantity'];
-      openerSpread?: components['schemas']['Quantity'];
-    };
-    WorkView: {
-      days: components['schemas']['Range'];
-      work: string;
-    };
-    WorkingRequest: {
-      /** Format: date */
-      asOf: string;
-      figureId: string;
-      plan: components['schemas']['PlanDocument'];
-    };
-    WorkingView: {
-      expression: string;
-      figure: components['schemas']['FigureView'];
-      inputs: components['schemas']['InputView'][];
-      name: string;
-      remark: string;
-      /** Format: double */
-      result: number;
-      resultText: string;
-      source: string;
-      /** @enum {string} */
-      status: 'seen' | 'identity' | 'from memory' | 'own' | 'common practice';
-      unit: string;
-    };
-    YearsView: {
-      /** Format: date */
-      from: string;
-      picks: components['schemas']['Pick'][];
-      /** Format: date */
-      to: string;
-      years: number[];
-    };
-    Zone: {
-      id: string;
-      kind: string;
-      name: string;
-      outline: components['schemas']['JsonNode'];
-    };
-    ZoneAsked: {
-      zone: string;
-    };
-    ZonesEntry: {
-      bandWidth: components['schemas']['Quantity'];
-      rowWidth: components['schemas']['Quantity'];
-    };
-  };
-  responses: never;
-  parameters: never;
-  requestBodies: never;
-  headers: never;
-  pathItems: never;
+    schemas: {
+        Aim: {
+            id: string;
+            name: string;
+        };
+        AimView: {
+            id: string;
+            measure: string;
+            name: string;
+            unit: string;
+            /** Format: double */
+            weight: number;
+        };
+        AlternativeEntry: {
+            id: string;
+            mix: components["schemas"]["MixEntry"];
+            name: string;
+        };
+        AmountView: {
+            aim: string;
+            text: string;
+            unit: string;
+            /** Format: double */
+            value: number;
+        };
+        AnswerEntry: {
+            decision: string;
+            factsHash: string;
+            reason: string;
+            rule: string;
+            subject: string;
+        };
+        Ask: {
+            kind: string;
+            methods: components["schemas"]["Method"][];
+            /** Format: date */
+            planned: string;
+            subject: string;
+            what: string;
+        };
+        BindingView: {
+            buys: string;
+            words: string;
+        };
+        BoundaryView: {
+            /** Format: double */
+            areaAc: number;
+            /** Format: double */
+            areaHa: number;
+            /** Format: int32 */
+            holes: number;
+            /** Format: int32 */
+            parts: number;
+        };
+        Bounds: {
+            /** Format: double */
+            least?: number;
+            /** Format: double */
+            most?: number;
+            open?: boolean;
+        };
+        BoxView: {
+            catchFigure: string;
+            densityFigure: string;
+            fillsFigure?: string;
+            id: string;
+            name: string;
+            rateFigure: string;
+            species: string[];
+        };
+        CalibrationView: {
+            catches: components["schemas"]["CatchView"][];
+            kinds: components["schemas"]["KindView"][];
+        };
+        CandidateList: {
+            aims: components["schemas"]["AimView"][];
+            candidates: components["schemas"]["CandidateView"][];
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+        };
+        CandidateView: {
+            /** Format: double */
+            alive: number;
+            delivers: components["schemas"]["FigureView"][];
+            excluded: boolean;
+            findings: components["schemas"]["FindingView"][];
+            /** Format: double */
+            flowers: number;
+            /** @enum {string} */
+            group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            mass: components["schemas"]["FigureView"];
+            name: string;
+            /** Format: double */
+            score: number;
+            species: string;
+        };
+        CatchResult: {
+            /** Format: double */
+            change?: number;
+            /** Format: double */
+            delivered: number;
+            expression: string;
+            inputs: components["schemas"]["StepView"][];
+            /** Format: double */
+            nextSetting?: number;
+            say: string;
+            source: string;
+            text: string;
+            unit: string;
+        };
+        CatchTest: {
+            kind: string;
+            machine: string;
+            material: string;
+            measured: {
+                [key: string]: components["schemas"]["Measured"];
+            };
+            /** Format: double */
+            setting?: number;
+            target?: components["schemas"]["Quantity"];
+        };
+        CatchView: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            delivered: string;
+            id: string;
+            test: components["schemas"]["CatchTest"];
+            unit: string;
+        };
+        Caution: {
+            animals: string[];
+            id: string;
+            name: string;
+            source: components["schemas"]["Source"];
+            text: string;
+        };
+        CellChange: {
+            by: string;
+            column: string;
+            /** Format: date */
+            on: string;
+            value?: string;
+            why: string;
+        };
+        CellProblem: {
+            column: string;
+            /** Format: int64 */
+            line: number;
+            message: string;
+        };
+        CellSave: {
+            value: string;
+            why: string;
+        };
+        CheckEntry: {
+            /** Format: double */
+            coverPercent?: number;
+            height?: components["schemas"]["Quantity"];
+            id: string;
+            nodules?: string;
+            /** Format: date */
+            on: string;
+            plants?: components["schemas"]["Quantity"];
+            quadrat?: components["schemas"]["QuadratEntry"];
+            species?: string;
+            stage?: string;
+            transect?: components["schemas"]["TransectEntry"];
+        };
+        CheckView: {
+            figureId?: string;
+            id: string;
+            /** Format: date */
+            on: string;
+            said: string;
+        };
+        Choice: {
+            id: string;
+            name: string;
+        };
+        Choices: {
+            series: components["schemas"]["SeriesChoice"][];
+            stations: components["schemas"]["StationChoice"][];
+        };
+        ClimateView: {
+            degreeDayUnit: string;
+            depthUnit: string;
+            /** Format: int32 */
+            filledDays: number;
+            frosts: components["schemas"]["FrostDatesView"][];
+            how: string;
+            id: string;
+            /** Format: double */
+            latitude: number;
+            months: components["schemas"]["MonthView"][];
+            name: string;
+            /** @enum {string} */
+            origin: "library" | "measured" | "entered" | "default" | "forecast";
+            recent: components["schemas"]["RecentWeek"][];
+            /** Format: date */
+            recordedFrom: string;
+            /** Format: date */
+            recordedTo: string;
+            soilWords: string;
+            temperatureUnit: string;
+            /** Format: int32 */
+            years: number;
+        };
+        ColumnView: {
+            choices: string[];
+            confidence: string;
+            /** Format: double */
+            high?: number;
+            id: string;
+            kind: string;
+            /** Format: double */
+            low?: number;
+            name: string;
+            section: string;
+            unit?: string;
+        };
+        ComparedFigure: {
+            differences: string[];
+            figures: components["schemas"]["FigureView"][];
+            id: string;
+            label: string;
+        };
+        ComparedPlan: {
+            current: boolean;
+            evaluation: components["schemas"]["Evaluation"];
+            label: string;
+            planId: string;
+        };
+        ComparedView: {
+            figures: components["schemas"]["ComparedFigure"][];
+            plans: components["schemas"]["ComparedPlan"][];
+        };
+        Comparison: {
+            author: string;
+            /** Format: int32 */
+            head: number;
+            mine: string[];
+            overlaps: string[];
+            /** Format: date-time */
+            savedAt: string;
+            theirs: string[];
+        };
+        ComponentEntry: {
+            lotId?: string;
+            rate?: components["schemas"]["Quantity"];
+            seeds?: components["schemas"]["Quantity"];
+            /** Format: double */
+            sharePercent?: number;
+            species: string;
+            zone?: string;
+        };
+        Copied: {
+            current: boolean;
+            fieldId: string;
+            fieldName: string;
+            planId: string;
+        };
+        Copy: {
+            label: string;
+            plan: components["schemas"]["PlanDocument"];
+        };
+        CorrectionView: {
+            by: string;
+            library: string;
+            /** Format: date */
+            on: string;
+            why: string;
+        };
+        CountedBackEntry: {
+            /** Format: int32 */
+            days?: number;
+            /** Format: date */
+            from: string;
+        };
+        CoverEntry: {
+            aims?: string[];
+            alternatives?: components["schemas"]["AlternativeEntry"][];
+            checks?: components["schemas"]["CheckEntry"][];
+            id: string;
+            mix?: components["schemas"]["MixEntry"];
+            place: components["schemas"]["PlaceEntry"];
+            stand?: components["schemas"]["StandEntry"];
+        };
+        CoverRequest: {
+            /** Format: date */
+            asOf: string;
+            coverId: string;
+            plan: components["schemas"]["PlanDocument"];
+        };
+        CoverView: {
+            boxes: components["schemas"]["BoxView"][];
+            checks: components["schemas"]["CheckView"][];
+            endMethod?: string;
+            /** Format: date */
+            ended?: string;
+            id: string;
+            inoculants: components["schemas"]["InoculantView"][];
+            judged: boolean;
+            latest: components["schemas"]["LatestView"][];
+            name: string;
+            nextCropId?: string;
+            rates: components["schemas"]["RateView"][];
+            /** Format: date */
+            sown?: string;
+            windowId?: string;
+        };
+        CropChoice: {
+            bushels: boolean;
+            family: string;
+            /** @enum {string} */
+            group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            growing: components["schemas"]["Growing"];
+            /** Format: double */
+            harvestIndex?: number;
+            /** Format: double */
+            heightM: number;
+            id: string;
+            name: string;
+            needByYield: boolean;
+            needUnit: string;
+            /** Format: double */
+            rootDepthM: number;
+            /** Format: double */
+            testWeightLbBu?: number;
+        };
+        CropEntry: {
+            crop: string;
+            id: string;
+            nitrogen?: components["schemas"]["NitrogenEntry"];
+            /** Format: int32 */
+            turnaroundDays?: number;
+            yieldGoal?: components["schemas"]["Quantity"];
+        };
+        CropView: {
+            coverId?: string;
+            family: string;
+            /** Format: date */
+            harvested?: string;
+            id: string;
+            name: string;
+            needByYield: boolean;
+            passes: components["schemas"]["PassView"][];
+            /** Format: date */
+            planted?: string;
+            system?: string;
+            yieldInBushels: boolean;
+        };
+        DateEntry: {
+            countedBack?: components["schemas"]["CountedBackEntry"];
+            degreeDays?: components["schemas"]["DegreeDaysEntry"];
+            offset?: components["schemas"]["OffsetEntry"];
+            /** Format: date */
+            on?: string;
+        };
+        DateView: {
+            /** Format: date */
+            early?: string;
+            how?: string;
+            /** Format: date */
+            late?: string;
+            /** Format: date */
+            on: string;
+            operationId: string;
+        };
+        Day: {
+            /** Format: double */
+            rainMm: number;
+            /** Format: double */
+            tmaxC: number;
+            /** Format: double */
+            tminC: number;
+        };
+        DayColumn: {
+            name: string;
+            unit: string;
+        };
+        DayRow: {
+            cells: string[];
+            /** Format: date */
+            day: string;
+        };
+        DayView: {
+            asks: components["schemas"]["Ask"][];
+            /** Format: date */
+            day: string;
+            evaluation: components["schemas"]["Evaluation"];
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            past: string;
+            sky: components["schemas"]["SkyView"];
+            soon: components["schemas"]["Ask"][];
+            /** Format: date */
+            to: string;
+            watched: string[];
+        };
+        DaysRequest: {
+            /** Format: date */
+            asOf: string;
+            plan: components["schemas"]["PlanDocument"];
+            standId: string;
+        };
+        DaysView: {
+            columns: components["schemas"]["DayColumn"][];
+            label: string;
+            rows: components["schemas"]["DayRow"][];
+            standId: string;
+        };
+        DecisionView: {
+            because: string;
+            /** Format: date */
+            by: string;
+            figureId?: string;
+            /** @enum {string} */
+            step: "field" | "aims" | "rotation" | "mix" | "sow" | "end" | "plant" | "feed";
+            subject: string;
+            what: string;
+        };
+        DegreeDaysEntry: {
+            /** Format: double */
+            sum?: number;
+        };
+        End: {
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "end";
+            passes: components["schemas"]["EndPassEntry"][];
+            /** Format: int32 */
+            seq?: number;
+            subject?: string;
+            when: components["schemas"]["DateEntry"];
+            zone?: string;
+        };
+        EndPassEntry: {
+            /** Format: int32 */
+            afterDays?: number;
+            id: string;
+            method: string;
+        };
+        EndView: {
+            choices: components["schemas"]["Judged"][];
+            figures: components["schemas"]["Outcome"][];
+        };
+        Entry: {
+            author: string;
+            changes: string[];
+            kind: string;
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            savedAt: string;
+            /** Format: int32 */
+            target?: number;
+        };
+        Evaluation: {
+            /** Format: date */
+            asOf: string;
+            calendar: components["schemas"]["DecisionView"][];
+            coreVersion: string;
+            covers: components["schemas"]["CoverView"][];
+            crops: components["schemas"]["CropView"][];
+            currency: string;
+            dates: components["schemas"]["DateView"][];
+            figures: {
+                [key: string]: components["schemas"]["FigureView"];
+            };
+            ledger: components["schemas"]["LedgerLine"][];
+            next?: components["schemas"]["NextDecision"];
+            notes: components["schemas"]["NoteView"][];
+            planId: string;
+            section: components["schemas"]["SectionView"];
+            /** @enum {string} */
+            units: "metric" | "us";
+            weather?: components["schemas"]["WeatherView"];
+            windows: components["schemas"]["WindowView"][];
+        };
+        EvaluationRequest: {
+            /** Format: date */
+            asOf: string;
+            plan: components["schemas"]["PlanDocument"];
+        };
+        FailureView: {
+            aims: components["schemas"]["FigureView"][];
+            /** Format: double */
+            lost: number;
+            mass?: components["schemas"]["FigureView"];
+            name: string;
+            species: string;
+        };
+        FarmEntry: {
+            currency: string;
+            id: string;
+            name: string;
+            /** @enum {string} */
+            units: "metric" | "us";
+        };
+        FarmSave: {
+            base?: components["schemas"]["FarmEntry"];
+            mine: components["schemas"]["FarmEntry"];
+        };
+        Feed: {
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "feed";
+            material: components["schemas"]["MaterialEntry"];
+            rate: components["schemas"]["Quantity"];
+            rateOf: string;
+            /** Format: int32 */
+            seq?: number;
+            subject?: string;
+            when: components["schemas"]["DateEntry"];
+            zone?: string;
+        };
+        FieldEntry: {
+            area?: components["schemas"]["Quantity"];
+            boundary?: components["schemas"]["JsonNode"];
+            certification?: string;
+            /** Format: double */
+            coldHollowC?: number;
+            drainage?: string;
+            drillHaPerDay?: components["schemas"]["Quantity"];
+            elevation?: components["schemas"]["Quantity"];
+            equipment?: components["schemas"]["Machine"][];
+            /** Format: double */
+            evapotranspirationScale?: number;
+            farmId: string;
+            firstAutumnFrost?: string;
+            history?: components["schemas"]["Past"][];
+            id: string;
+            /** Format: date */
+            inTransitionSince?: string;
+            lastSpringFrost?: string;
+            layers?: components["schemas"]["Layer"][];
+            livestock?: string;
+            name: string;
+            noxiousList?: string;
+            /** Format: double */
+            organicMatterPercent?: number;
+            panDepth?: components["schemas"]["Quantity"];
+            penetrometer?: components["schemas"]["Quantity"];
+            pests?: components["schemas"]["Pest"][];
+            /** Format: double */
+            ph?: number;
+            point?: components["schemas"]["Point"];
+            programmes?: components["schemas"]["Programme"][];
+            residuals?: components["schemas"]["Residual"][];
+            rootingLimit?: components["schemas"]["Quantity"];
+            slopeLength?: components["schemas"]["Quantity"];
+            /** Format: double */
+            slopePercent?: number;
+            /** Format: double */
+            slopeTowards?: number;
+            soilTests?: components["schemas"]["SoilTest"][];
+            station?: string;
+            /** Format: double */
+            stonePercent?: number;
+            texture?: string;
+            tileDepth?: components["schemas"]["Quantity"];
+            waterSupply?: string;
+            weather?: string;
+            weeds?: components["schemas"]["Weed"][];
+            wildlife?: string;
+            zones?: components["schemas"]["Zone"][];
+        };
+        FieldPage: {
+            /** Format: date */
+            asOf: string;
+            fields: components["schemas"]["FieldRow"][];
+            /** Format: int32 */
+            matching: number;
+            next?: string;
+            /** Format: int32 */
+            pending: number;
+            /** Format: int32 */
+            total: number;
+        };
+        FieldRow: {
+            area: string;
+            current: boolean;
+            farmId: string;
+            farmName: string;
+            fault?: string;
+            fieldId: string;
+            name: string;
+            next?: components["schemas"]["NextDecision"];
+            note?: components["schemas"]["TopNote"];
+            state: string;
+            /** Format: int32 */
+            stops: number;
+            /** Format: int32 */
+            thinks: number;
+            /** @enum {string} */
+            units: "metric" | "us";
+        };
+        FieldSave: {
+            base?: components["schemas"]["FieldEntry"];
+            mine: components["schemas"]["FieldEntry"];
+        };
+        Fields: {
+            fieldIds: string[];
+        };
+        FigureView: {
+            high?: string;
+            /** Format: double */
+            highValue?: number;
+            id: string;
+            label: string;
+            low?: string;
+            /** Format: double */
+            lowValue?: number;
+            /** @enum {string} */
+            origin: "library" | "measured" | "entered" | "default" | "forecast";
+            text: string;
+            unit: string;
+            /** Format: double */
+            value: number;
+        };
+        FindingView: {
+            excludes: boolean;
+            rule: string;
+            source: string;
+            /** @enum {string} */
+            status: "seen" | "identity" | "from memory" | "own" | "common practice";
+            text: string;
+        };
+        ForecastEntry: {
+            days: components["schemas"]["Day"][];
+            /** Format: date */
+            first: string;
+            /** Format: date-time */
+            issued: string;
+        };
+        FrostDatesView: {
+            autumnEarly?: string;
+            autumnLate?: string;
+            autumnMiddle?: string;
+            /** Format: int32 */
+            seasons: number;
+            springEarly?: string;
+            springLate?: string;
+            springMiddle?: string;
+            threshold: string;
+            /** Format: int32 */
+            without: number;
+        };
+        FrostView: {
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+        };
+        Gap: {
+            /** Format: int32 */
+            days: number;
+            filled: boolean;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+        };
+        Graze: {
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "graze";
+            /** Format: int32 */
+            seq?: number;
+            subject?: string;
+            /** Format: double */
+            takePercent: number;
+            when: components["schemas"]["DateEntry"];
+            zone?: string;
+        };
+        GroundWeeks: {
+            availableHighMm: number[];
+            availableLowMm: number[];
+            availableMm: number[];
+            layerBottomsCm: number[];
+            livingCoverPercent: number[];
+            mineralNKgHa: number[];
+            residueCoverPercent: number[];
+            residueHighKgHa: number[];
+            residueKgHa: number[];
+            residueLowKgHa: number[];
+            waterPercent: number[][];
+        };
+        Growing: {
+            /** Format: double */
+            baseC: number;
+            /** Format: double */
+            ceilingC?: number;
+            /** Format: double */
+            coverAcPerLb: number;
+            /** Format: int32 */
+            daysToMaturity: number;
+            /** Format: double */
+            depthCm: number;
+            fragileResidue: boolean;
+            /** Format: double */
+            maturityDegreeDays: number;
+            /** Format: double */
+            minSoilC: number;
+            mulchTolerance: string;
+            /** Format: double */
+            nitrogenLeftKgHa: number;
+            perennial?: boolean;
+            /** Format: double */
+            populationHa: number;
+            /** Format: double */
+            residueCN: number;
+            /** Format: double */
+            rowWidthCm: number;
+            sharedPests: string[];
+            source: components["schemas"]["Source"];
+            /** Format: double */
+            standTarget: number;
+            /** Format: double */
+            thousandSeedG: number;
+            warm: boolean;
+            windows: string[];
+            /** Format: int32 */
+            years: number;
+            yieldUnit: string;
+        };
+        GrownView: {
+            alivePercent: number[];
+            coverPercent: number[];
+            heightHighCm: number[];
+            heightLowCm: number[];
+            massHighKgHa: number[];
+            massKgHa: number[];
+            massLowKgHa: number[];
+            nitrogenKgHa: number[];
+            rootCm: number[];
+            stage100: number[];
+        };
+        Harvest: {
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "harvest";
+            /** Format: int32 */
+            seq?: number;
+            subject?: string;
+            when: components["schemas"]["DateEntry"];
+            zone?: string;
+        };
+        Imported: {
+            current: boolean;
+            fieldId: string;
+            kept: string[];
+            planId: string;
+        };
+        InoculantView: {
+            figure: string;
+            group: string;
+            species: string[];
+        };
+        InputView: {
+            also?: string;
+            figureId?: string;
+            from: string;
+            /** Format: double */
+            high: number;
+            label: string;
+            /** Format: double */
+            low: number;
+            /** @enum {string} */
+            origin: "library" | "measured" | "entered" | "default" | "forecast";
+            symbol: string;
+            text: string;
+            unit: string;
+            /** Format: double */
+            value: number;
+        };
+        Invitation: {
+            /** Format: date-time */
+            expiresAt: string;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            role: "adviser" | "assistant";
+            token: string;
+        };
+        Invited: {
+            /** Format: date-time */
+            expiresAt: string;
+            /** Format: int64 */
+            id: number;
+            madeBy: string;
+            /** @enum {string} */
+            role: "adviser" | "assistant";
+        };
+        Irrigate: {
+            depth: components["schemas"]["Quantity"];
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "irrigate";
+            /** Format: int32 */
+            seq?: number;
+            subject?: string;
+            when: components["schemas"]["DateEntry"];
+            zone?: string;
+        };
+        Joining: {
+            /** Format: email */
+            email: string;
+            name: string;
+            password: string;
+            token: string;
+            /** @enum {string} */
+            units?: "metric" | "us";
+        };
+        JsonNode: Record<string, never>;
+        Judged: {
+            came?: components["schemas"]["FigureView"];
+            /** Format: date */
+            done: string;
+            expected?: components["schemas"]["FigureView"];
+            kind: string;
+            /** Format: date */
+            planned: string;
+            subject: string;
+            what: string;
+        };
+        JudgementView: {
+            name: string;
+            source: string;
+            speaks: string;
+            weight: string;
+        };
+        KeptMix: {
+            id: string;
+            mix: components["schemas"]["MixEntry"];
+            name: string;
+        };
+        KindView: {
+            /** @enum {string} */
+            delivers: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
+            id: string;
+            measures: components["schemas"]["MeasureView"][];
+            name: string;
+            units: ("ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR")[];
+        };
+        KnowledgeView: {
+            aims: components["schemas"]["Aim"][];
+            crops: components["schemas"]["CropChoice"][];
+            drainages: string[];
+            judgements: components["schemas"]["JudgementView"][];
+            operations: components["schemas"]["Choice"][];
+            plantingSystems: components["schemas"]["PlantingSystemView"][];
+            products: components["schemas"]["Choice"][];
+            sowingMethods: components["schemas"]["Choice"][];
+            species: components["schemas"]["SpeciesChoice"][];
+            terminationMethods: components["schemas"]["Choice"][];
+            textures: string[];
+        };
+        LatestView: {
+            figureId?: string;
+            /** Format: date */
+            half?: string;
+            /** Format: date */
+            mostYears?: string;
+            name: string;
+            /** Format: date */
+            nearlyAll?: string;
+            species: string;
+            /** Format: int32 */
+            years: number;
+        };
+        Layer: {
+            /** Format: double */
+            clayPercent?: number;
+            depth: components["schemas"]["Quantity"];
+            /** Format: double */
+            organicMatterPercent?: number;
+            /** Format: double */
+            ph?: number;
+            /** Format: double */
+            sandPercent?: number;
+            /** Format: double */
+            stonePercent?: number;
+            texture?: string;
+        };
+        LedgerLine: {
+            cropId: string;
+            figureId: string;
+            label: string;
+        };
+        Line: {
+            kind: string;
+            /** Format: int64 */
+            line: number;
+            text: string;
+        };
+        LineProblem: {
+            /** Format: int64 */
+            line: number;
+            message: string;
+        };
+        Listed: {
+            author: string;
+            current: boolean;
+            id: string;
+            label: string;
+            /** Format: date-time */
+            savedAt: string;
+        };
+        LotEntry: {
+            bagSize?: components["schemas"]["Quantity"];
+            cleaningCost?: components["schemas"]["Quantity"];
+            coated?: boolean;
+            /** Format: double */
+            dormantPercent?: number;
+            germinationIncludesHardSeed?: boolean;
+            /** Format: double */
+            germinationPercent: number;
+            /** Format: double */
+            hardSeedPercent?: number;
+            hardiness?: string;
+            id: string;
+            inoculated?: boolean;
+            label: string;
+            noxious?: string;
+            ownGrown?: boolean;
+            price?: components["schemas"]["Quantity"];
+            /** Format: double */
+            purityPercent: number;
+            seedCount?: components["schemas"]["Quantity"];
+            species: string;
+            stock?: components["schemas"]["Quantity"];
+            supplier?: string;
+            /** Format: date */
+            testedOn?: string;
+            treatedWith?: string;
+            /** Format: double */
+            weedSeedPercent?: number;
+        };
+        LotSave: {
+            base?: components["schemas"]["LotEntry"];
+            mine: components["schemas"]["LotEntry"];
+        };
+        Machine: {
+            kind: string;
+            name: string;
+            width?: components["schemas"]["Quantity"];
+        };
+        MaterialEntry: {
+            product: string;
+        };
+        MeasureView: {
+            name: string;
+            symbol: string;
+            /** @enum {string} */
+            unit?: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
+            units: ("ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR")[];
+        };
+        Measured: {
+            /** @enum {string} */
+            unit?: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
+            /** Format: double */
+            value: number;
+        };
+        Method: {
+            id: string;
+            name: string;
+        };
+        MissingFact: {
+            /** @enum {string} */
+            kind: "inoculated" | "label-interval" | "livestock";
+            of: string;
+        };
+        MixColumn: {
+            figures: components["schemas"]["FigureView"][];
+            id?: string;
+            name: string;
+            parts: components["schemas"]["MixPartView"][];
+            /** Format: int32 */
+            stops: number;
+            /** Format: int32 */
+            thinks: number;
+        };
+        MixEntry: {
+            components: components["schemas"]["ComponentEntry"][];
+            method: string;
+            /** Format: double */
+            wastePercent?: number;
+            zones?: components["schemas"]["ZonesEntry"];
+        };
+        MixPartView: {
+            /** @enum {string} */
+            group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            name: string;
+            seeds: components["schemas"]["FigureView"];
+            species: string;
+            stand?: components["schemas"]["FigureView"];
+        };
+        MixRequest: {
+            /** Format: date */
+            asOf: string;
+            coverId: string;
+            plan: components["schemas"]["PlanDocument"];
+            wishes: components["schemas"]["WishesEntry"];
+        };
+        MixView: {
+            aims: components["schemas"]["AmountView"][];
+            binding: components["schemas"]["BindingView"][];
+            /** Format: double */
+            cost: number;
+            costNote?: string;
+            costText: string;
+            costUnit: string;
+            missed: string[];
+            proved: boolean;
+            /** Format: int32 */
+            rounds: number;
+            /** Format: double */
+            score: number;
+            shares: components["schemas"]["ShareView"][];
+        };
+        MonthView: {
+            coolDegreeDays: components["schemas"]["Range"];
+            et0: components["schemas"]["Range"];
+            /** Format: int32 */
+            month: number;
+            rain: components["schemas"]["Range"];
+            soil: components["schemas"]["Range"];
+            tmax: components["schemas"]["Range"];
+            tmin: components["schemas"]["Range"];
+            warmDegreeDays: components["schemas"]["Range"];
+            work: components["schemas"]["WorkView"][];
+        };
+        Move: {
+            from: string;
+            /** Format: double */
+            high: number;
+            highText: string;
+            input: string;
+            /** Format: double */
+            low: number;
+            lowText: string;
+            to: string;
+        };
+        NameAsked: {
+            name: string;
+        };
+        NeedView: {
+            fieldId: string;
+            fieldName: string;
+            /** Format: double */
+            heldKg: number;
+            need: components["schemas"]["SeedNeed"];
+        };
+        NewPassword: {
+            old: string;
+            password: string;
+        };
+        NewPractice: {
+            /** Format: email */
+            email: string;
+            password: string;
+            practice: string;
+            /** @enum {string} */
+            units?: "metric" | "us";
+            zone?: string;
+        };
+        NextDecision: {
+            /** Format: date */
+            date: string;
+            /** @enum {string} */
+            step: "field" | "aims" | "rotation" | "mix" | "sow" | "end" | "plant" | "feed";
+            what: string;
+        };
+        NitrogenEntry: {
+            factor?: components["schemas"]["Quantity"];
+            need?: components["schemas"]["Quantity"];
+            product?: string;
+            productPrice?: components["schemas"]["Quantity"];
+            school?: string;
+            source?: string;
+        };
+        NoteView: {
+            about: string;
+            answer?: components["schemas"]["AnswerEntry"];
+            ask?: components["schemas"]["MissingFact"];
+            /** Format: date */
+            at?: string;
+            confidence: string;
+            facts: string[];
+            factsHash: string;
+            rule: string;
+            source: string;
+            /** @enum {string} */
+            status: "seen" | "identity" | "from memory" | "own" | "common practice";
+            /** @enum {string} */
+            step: "field" | "aims" | "rotation" | "mix" | "sow" | "end" | "plant" | "feed";
+            subject: string;
+            text: string;
+            /** @enum {string} */
+            weight: "stop" | "think" | "tip";
+            wouldChange: string;
+        };
+        OffsetEntry: {
+            /** Format: int32 */
+            days: number;
+            from: string;
+        };
+        Opened: {
+            token: string;
+        };
+        Operation: components["schemas"]["Sow"] | components["schemas"]["End"] | components["schemas"]["Pass"] | components["schemas"]["Feed"] | components["schemas"]["Graze"] | components["schemas"]["Irrigate"] | components["schemas"]["Harvest"];
+        Order: {
+            /** Format: int64 */
+            bags?: number;
+            /** Format: int32 */
+            fields: number;
+            /** Format: double */
+            kilograms: number;
+            /** Format: date */
+            neededBy?: string;
+            species: string;
+            speciesName: string;
+            supplier: string;
+            week?: string;
+        };
+        OtherDays: {
+            kind: string;
+            subject: string;
+            tried: components["schemas"]["Tried"][];
+        };
+        OtherDaysRequest: {
+            /** Format: date */
+            asOf: string;
+            choices: components["schemas"]["ReplayChoice"][];
+            coverId: string;
+            kind: string;
+            plan: components["schemas"]["PlanDocument"];
+            subject: string;
+            /** Format: int32 */
+            year: number;
+        };
+        Outcome: {
+            chosen?: components["schemas"]["FigureView"];
+            difference?: string;
+            id: string;
+            planned?: components["schemas"]["FigureView"];
+        };
+        OutsideView: {
+            forecast: components["schemas"]["StateForecastEntry"];
+            probe: components["schemas"]["StateProbe"];
+        };
+        OverlapView: {
+            overlaps: string[];
+            overridable: boolean;
+        };
+        PartView: {
+            courseCm: number[];
+            form: string;
+            /** Format: date */
+            frostedOn?: string;
+            /** @enum {string} */
+            group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            grown?: components["schemas"]["GrownView"];
+            /** Format: double */
+            heightM: number;
+            id: string;
+            name: string;
+            /** Format: double */
+            rootDepthM: number;
+            taproot: boolean;
+        };
+        Pass: {
+            depth?: components["schemas"]["Quantity"];
+            /** Format: double */
+            disturbedPercent?: number;
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "pass";
+            /** Format: int32 */
+            seq?: number;
+            speed?: components["schemas"]["Quantity"];
+            subject?: string;
+            system?: string;
+            tool: string;
+            when: components["schemas"]["DateEntry"];
+            zone?: string;
+        };
+        PassView: {
+            /** Format: date */
+            date: string;
+            /** Format: double */
+            depthCm: number;
+            id: string;
+            name: string;
+            planting: boolean;
+            ratingFigure: string;
+            /** Format: double */
+            share: number;
+            strips: boolean;
+        };
+        Past: {
+            crop: string;
+            /** Format: int32 */
+            year: number;
+        };
+        PeopleView: {
+            invitations: components["schemas"]["Invited"][];
+            people: components["schemas"]["Person"][];
+            /** Format: int64 */
+            you: number;
+            zone: string;
+        };
+        Person: {
+            email: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: date-time */
+            joinedAt: string;
+            name: string;
+            /** @enum {string} */
+            role: "adviser" | "assistant";
+        };
+        Pest: {
+            name: string;
+            /** Format: int32 */
+            year?: number;
+        };
+        Pick: {
+            kind: string;
+            name: string;
+            words: string;
+            /** Format: int32 */
+            year: number;
+        };
+        PinView: {
+            cover: boolean;
+            /** Format: date */
+            date: string;
+            /** Format: date */
+            early?: string;
+            kind: string;
+            label: string;
+            /** Format: date */
+            late?: string;
+            operationId: string;
+            subject: string;
+        };
+        PlaceEntry: {
+            cropId: string;
+            /** @enum {string} */
+            kind?: "between" | "interseeded" | "overseeded" | "frost-seeded" | "companion" | "undersown" | "living-mulch";
+            relation: string;
+        };
+        PlanDocument: {
+            answers: components["schemas"]["AnswerEntry"][];
+            covers: components["schemas"]["CoverEntry"][];
+            crops: components["schemas"]["CropEntry"][];
+            fieldId: string;
+            id: string;
+            name?: string;
+            operations: components["schemas"]["Operation"][];
+            /** Format: int32 */
+            schemaVersion: number;
+        };
+        PlantingSystemView: {
+            id: string;
+            name: string;
+            steps: components["schemas"]["Step"][];
+        };
+        Point: {
+            /** Format: double */
+            lat: number;
+            /** Format: double */
+            lon: number;
+        };
+        PrintRequest: {
+            /** Format: date */
+            asOf: string;
+            sectionSvg?: string;
+        };
+        Probe: {
+            /** Format: double */
+            celsius: number;
+            /** Format: double */
+            depthCm: number;
+            /** Format: date-time */
+            measured: string;
+        };
+        Programme: {
+            allowedSpecies?: string;
+            name: string;
+            rules?: string;
+            /** Format: date */
+            until?: string;
+        };
+        Progress: {
+            /** Format: int32 */
+            fields: number;
+            /** Format: int32 */
+            waiting: number;
+        };
+        Proposal: {
+            cost: string;
+            /** Format: int32 */
+            days: number;
+            degreeDays?: string;
+            /** Format: double */
+            degreeDaysMiddle: number;
+            id: string;
+            plan: components["schemas"]["PlanDocument"];
+            reaches?: boolean;
+            /** Format: date */
+            sowFrom: string;
+            what: string;
+        };
+        Proposals: {
+            /** Format: date */
+            neededBy?: string;
+            neededFor?: string;
+            proposals: components["schemas"]["Proposal"][];
+            /** Format: date */
+            sownNow: string;
+            windowId: string;
+        };
+        Proposed: {
+            conflict: string[];
+            mix?: components["schemas"]["MixView"];
+        };
+        QuadratEntry: {
+            /** Format: double */
+            dryMatterPercent: number;
+            frameArea: components["schemas"]["Quantity"];
+            samples: components["schemas"]["Quantity"][];
+        };
+        Quantity: {
+            /** @enum {string} */
+            unit: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
+            /** Format: double */
+            value: number;
+        };
+        Range: {
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            middle: number;
+            text: string;
+        };
+        RateView: {
+            /** @enum {string} */
+            group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            name: string;
+            smallBox: boolean;
+            species: string;
+        };
+        Read: {
+            decimalSignNeeded: boolean;
+            lots: components["schemas"]["LotEntry"][];
+            problems: components["schemas"]["LineProblem"][];
+            unknownColumns: string[];
+        };
+        RecentWeek: {
+            /** Format: date */
+            from: string;
+            /** Format: double */
+            mean: number;
+            /** Format: double */
+            rain: number;
+            /** Format: double */
+            soil: number;
+        };
+        ReplayChoice: {
+            kind: string;
+            /** Format: date */
+            made: string;
+            method?: string;
+            subject: string;
+            /** Format: date */
+            to: string;
+        };
+        ReplayDayRequest: {
+            /** Format: date */
+            asOf: string;
+            choices: components["schemas"]["ReplayChoice"][];
+            coverId: string;
+            /** Format: date */
+            day: string;
+            plan: components["schemas"]["PlanDocument"];
+            /** Format: int32 */
+            year: number;
+        };
+        ReplayEndRequest: {
+            /** Format: date */
+            asOf: string;
+            choices: components["schemas"]["ReplayChoice"][];
+            coverId: string;
+            plan: components["schemas"]["PlanDocument"];
+            /** Format: int32 */
+            year: number;
+        };
+        ReplayRequest: {
+            /** Format: date */
+            asOf: string;
+            coverId: string;
+            plan: components["schemas"]["PlanDocument"];
+        };
+        ResetAsked: {
+            email: string;
+        };
+        ResetUsed: {
+            password: string;
+            token: string;
+        };
+        Residual: {
+            activeIngredient: string;
+            /** Format: date */
+            appliedOn: string;
+            /** Format: double */
+            intervalMonths?: number;
+        };
+        ResidueView: {
+            figureId: string;
+            /** Format: date */
+            from: string;
+            id: string;
+            label: string;
+            /** Format: double */
+            tHa: number;
+            /** Format: date */
+            to: string;
+        };
+        RoleAsked: {
+            /** @enum {string} */
+            role: "adviser" | "assistant";
+        };
+        RowsEntry: {
+            spacing?: components["schemas"]["Quantity"];
+            strip?: components["schemas"]["Quantity"];
+        };
+        Saved: {
+            canRedo: boolean;
+            canUndo: boolean;
+            current: boolean;
+            label: string;
+            plan: components["schemas"]["PlanDocument"];
+            /** Format: int32 */
+            revision: number;
+        };
+        SectionView: {
+            /** Format: double */
+            depthM: number;
+            /** Format: date */
+            from: string;
+            frosts: components["schemas"]["FrostView"][];
+            ground?: components["schemas"]["GroundWeeks"];
+            /** Format: double */
+            heightM: number;
+            layerDepthsCm: number[];
+            /** Format: double */
+            panDepthCm?: number;
+            passes: components["schemas"]["PassView"][];
+            pins: components["schemas"]["PinView"][];
+            residues: components["schemas"]["ResidueView"][];
+            stands: components["schemas"]["StandView"][];
+            /** Format: double */
+            tileDepthCm?: number;
+            /** Format: date */
+            to: string;
+            /** Format: date */
+            today: string;
+            weather?: components["schemas"]["WeatherWeeks"];
+        };
+        SeedNeed: {
+            coverId: string;
+            coverName: string;
+            cropId?: string;
+            /** Format: double */
+            kilograms: number;
+            lotId?: string;
+            /** Format: date */
+            neededBy?: string;
+            planId: string;
+            /** Format: date */
+            sown?: string;
+            species: string;
+            speciesName: string;
+        };
+        SeedView: {
+            needs: components["schemas"]["NeedView"][];
+            orders: components["schemas"]["Order"][];
+            /** Format: int32 */
+            pending: number;
+            stock: components["schemas"]["StockView"][];
+        };
+        SensitivityView: {
+            because: string;
+            /** @enum {string} */
+            confidence: "high" | "medium" | "low";
+            figure: components["schemas"]["FigureView"];
+            moves: components["schemas"]["Move"][];
+            source: string;
+        };
+        SeriesChoice: {
+            /** Format: date */
+            first: string;
+            id: string;
+            /** Format: date */
+            last: string;
+            /** Format: double */
+            latitude: number;
+            name: string;
+        };
+        SessionView: {
+            email: string;
+            practice: string;
+            role: string;
+            signedIn: boolean;
+            /** @enum {string} */
+            units: "metric" | "us";
+        };
+        ShareView: {
+            /** @enum {string} */
+            group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            lotId?: string;
+            name: string;
+            /** Format: double */
+            percent: number;
+            species: string;
+        };
+        SharedConflict: {
+            overlaps: string[];
+            theirs: string[];
+        };
+        SharedEntry: {
+            author: string;
+            changes: string[];
+            /** Format: int64 */
+            id: number;
+            removed: boolean;
+            /** Format: date-time */
+            savedAt: string;
+        };
+        SheetView: {
+            cells: {
+                [key: string]: string;
+            };
+            corrections: {
+                [key: string]: components["schemas"]["CorrectionView"];
+            };
+            /** @enum {string} */
+            group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            id: string;
+            name: string;
+            sources: {
+                [key: string]: number;
+            };
+        };
+        SignIn: {
+            email: string;
+            password: string;
+        };
+        SkyDay: {
+            /** Format: date */
+            day: string;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            rain: number;
+            text: string;
+        };
+        SkyView: {
+            forecast: components["schemas"]["SkyDay"][];
+            lately: components["schemas"]["SkyDay"][];
+            rainOfAMonth: string;
+            rainUnit: string;
+            soil: string;
+            temperatureUnit: string;
+        };
+        SoilTest: {
+            /** Format: date */
+            date: string;
+            depth?: components["schemas"]["Quantity"];
+            /** Format: double */
+            nitrateMgKg?: number;
+            /** Format: double */
+            organicMatterPercent?: number;
+            /** Format: double */
+            ph?: number;
+            /** Format: double */
+            phosphorusMgKg?: number;
+            /** Format: double */
+            potassiumMgKg?: number;
+        };
+        SoilTestTable: {
+            decimalSignNeeded: boolean;
+            header: string[];
+            mapping: {
+                [key: string]: string;
+            };
+            needed: string[];
+            problems: components["schemas"]["CellProblem"][];
+            tests: components["schemas"]["SoilTest"][];
+        };
+        Source: {
+            /** @enum {string} */
+            status: "seen" | "identity" | "from memory" | "own" | "common practice";
+            text: string;
+        };
+        SourceView: {
+            /** @enum {string} */
+            status: "seen" | "identity" | "from memory" | "own" | "common practice";
+            text: string;
+        };
+        Sow: {
+            catchDistance?: components["schemas"]["Quantity"];
+            catchWidth?: components["schemas"]["Quantity"];
+            depth?: components["schemas"]["Quantity"];
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "sow";
+            largeBox?: components["schemas"]["Quantity"];
+            /** Format: double */
+            lateness?: number;
+            method?: string;
+            /** Format: double */
+            purpose?: number;
+            rows?: components["schemas"]["RowsEntry"];
+            /** Format: double */
+            seedbed?: number;
+            /** Format: int32 */
+            seq?: number;
+            smallBox?: components["schemas"]["Quantity"];
+            sownArea?: components["schemas"]["Quantity"];
+            speed?: components["schemas"]["Quantity"];
+            subject?: string;
+            tool?: string;
+            when: components["schemas"]["DateEntry"];
+            withSeed?: components["schemas"]["WithSeedEntry"];
+            zone?: string;
+        };
+        SpeciesChoice: {
+            botanical: string;
+            family: string;
+            /** @enum {string} */
+            group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            id: string;
+            legume: boolean;
+            name: string;
+        };
+        SpeciesView: {
+            cautions: components["schemas"]["Caution"][];
+            columns: components["schemas"]["ColumnView"][];
+            sources: components["schemas"]["SourceView"][];
+            species: components["schemas"]["SheetView"][];
+        };
+        StandEntry: {
+            biomass?: components["schemas"]["Quantity"];
+            /** @enum {string} */
+            evidence: "expected" | "weighed";
+            /** Format: double */
+            nitrogenPercent?: number;
+            quadrat?: components["schemas"]["QuadratEntry"];
+        };
+        StandView: {
+            cover: boolean;
+            /** Format: date */
+            from: string;
+            id: string;
+            label: string;
+            open: boolean;
+            parts: components["schemas"]["PartView"][];
+            /** Format: date */
+            to: string;
+        };
+        StateForecastEntry: {
+            answer?: components["schemas"]["ForecastEntry"];
+            /** Format: date-time */
+            answered?: string;
+            asking: boolean;
+            fault?: string;
+            on: boolean;
+        };
+        StateProbe: {
+            answer?: components["schemas"]["Probe"];
+            /** Format: date-time */
+            answered?: string;
+            asking: boolean;
+            fault?: string;
+            on: boolean;
+        };
+        StationChoice: {
+            climate: string;
+            id: string;
+            /** Format: double */
+            latitude: number;
+            name: string;
+        };
+        Step: {
+            /** Format: int32 */
+            daysBefore: number;
+            operation: string;
+        };
+        StepView: {
+            name: string;
+            text: string;
+            unit: string;
+        };
+        StockView: {
+            /** Format: double */
+            freeKg: number;
+            /** Format: double */
+            heldKg: number;
+            lotId: string;
+            /** Format: double */
+            stockKg: number;
+        };
+        StreamingResponseBody: Record<string, never>;
+        Taken: {
+            report: components["schemas"]["WeatherReport"];
+            series: components["schemas"]["SeriesChoice"];
+        };
+        TopNote: {
+            text: string;
+            /** @enum {string} */
+            weight: "stop" | "think" | "tip";
+        };
+        TransectEntry: {
+            hits: number[];
+            /** Format: int32 */
+            points: number;
+        };
+        Tried: {
+            /** Format: date */
+            day: string;
+            values: components["schemas"]["Value"][];
+        };
+        UnitsAsked: {
+            /** @enum {string} */
+            units: "metric" | "us";
+        };
+        Value: {
+            id: string;
+            text: string;
+            /** Format: double */
+            value: number;
+        };
+        WeatherReport: {
+            /** @enum {string} */
+            dayOrder?: "dmy" | "mdy";
+            dayOrderSure: boolean;
+            /** Format: int32 */
+            days: number;
+            /** Format: int32 */
+            faults: number;
+            /** Format: int32 */
+            filledDays: number;
+            /** Format: date */
+            first: string;
+            gaps: components["schemas"]["Gap"][];
+            /** Format: date */
+            last: string;
+            lines: components["schemas"]["Line"][];
+            /** @enum {string} */
+            rain: "mm" | "tenths" | "in";
+            rainOr: ("mm" | "tenths" | "in")[];
+            rainSure: boolean;
+            /** @enum {string} */
+            temperature: "c" | "tenths" | "f";
+            temperatureDoubt?: string;
+            temperatureOr: ("c" | "tenths" | "f")[];
+        };
+        WeatherView: {
+            /** Format: date-time */
+            forecastIssued?: string;
+            how: string;
+            id: string;
+            /** Format: int32 */
+            missingDays: number;
+            name: string;
+            /** @enum {string} */
+            origin: "library" | "measured" | "entered" | "default" | "forecast";
+            /** Format: int32 */
+            years: number;
+        };
+        WeatherWeeks: {
+            frostPercent: number[];
+            meanC10: number[];
+            meanHighC10: number[];
+            meanLowC10: number[];
+            rainHighMm: number[];
+            rainMm: number[];
+            /** Format: int32 */
+            recordedWeeks: number;
+        };
+        Weed: {
+            name: string;
+            perennial?: boolean;
+            pressure: string;
+            underControl?: boolean;
+        };
+        Welcome: {
+            practice: string;
+            role: string;
+        };
+        WindowRequest: {
+            /** Format: date */
+            asOf: string;
+            plan: components["schemas"]["PlanDocument"];
+            windowId: string;
+        };
+        WindowView: {
+            afterCropId: string;
+            beforeCropId?: string;
+            figures: string;
+            /** Format: date */
+            from: string;
+            id: string;
+            /** @enum {string} */
+            kind: "between" | "interseeded" | "overseeded" | "frost-seeded" | "companion" | "undersown" | "living-mulch";
+            /** Format: date */
+            sowUntil: string;
+            /** Format: date */
+            to: string;
+            usualMethod: string;
+            words: string;
+        };
+        WishesEntry: {
+            aims?: {
+                [key: string]: components["schemas"]["Quantity"];
+            };
+            /** Format: int32 */
+            boxes?: number;
+            carbonToNitrogen?: components["schemas"]["Bounds"];
+            cost?: components["schemas"]["Quantity"];
+            goal?: string;
+            groupShares?: {
+                [key: string]: components["schemas"]["Bounds"];
+            };
+            groups?: {
+                [key: string]: number;
+            };
+            legumePercent?: components["schemas"]["Bounds"];
+            seedsM2?: components["schemas"]["Bounds"];
+            species?: components["schemas"]["Bounds"];
+            speciesShares?: {
+                [key: string]: components["schemas"]["Bounds"];
+            };
+            stockFirst?: boolean;
+            totalPercent?: components["schemas"]["Bounds"];
+            winterkilledPercent?: components["schemas"]["Bounds"];
+            without?: string[];
+        };
+        WithSeedEntry: {
+            nAndK2O?: components["schemas"]["Quantity"];
+            openerSpread?: components["schemas"]["Quantity"];
+        };
+        WorkView: {
+            days: components["schemas"]["Range"];
+            work: string;
+        };
+        WorkingRequest: {
+            /** Format: date */
+            asOf: string;
+            figureId: string;
+            plan: components["schemas"]["PlanDocument"];
+        };
+        WorkingView: {
+            expression: string;
+            figure: components["schemas"]["FigureView"];
+            inputs: components["schemas"]["InputView"][];
+            name: string;
+            remark: string;
+            /** Format: double */
+            result: number;
+            resultText: string;
+            source: string;
+            /** @enum {string} */
+            status: "seen" | "identity" | "from memory" | "own" | "common practice";
+            unit: string;
+        };
+        YearsView: {
+            /** Format: date */
+            from: string;
+            picks: components["schemas"]["Pick"][];
+            /** Format: date */
+            to: string;
+            years: number[];
+        };
+        Zone: {
+            id: string;
+            kind: string;
+            name: string;
+            outline: components["schemas"]["JsonNode"];
+        };
+        ZoneAsked: {
+            zone: string;
+        };
+        ZonesEntry: {
+            bandWidth: components["schemas"]["Quantity"];
+            rowWidth: components["schemas"]["Quantity"];
+        };
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
 export type $defs = Record<string, never>;
 export interface operations {
-  boundary: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['JsonNode'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BoundaryView'];
-        };
-      };
-    };
-  };
-  all_2: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CalibrationView'];
-        };
-      };
-    };
-  };
-  result: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CatchTest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CatchResult'];
-        };
-      };
-    };
-  };
-  remember: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        catchId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CatchTest'];
-      };
-    };
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  take_1: {
-    parameters: {
-      query?: {
-        existing?: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/octet-stream': string;
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Imported'];
-        };
-      };
-    };
-  };
-  evaluate: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['EvaluationRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Evaluation'];
-        };
-      };
-    };
-  };
-  farms: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FarmEntry'][];
-        };
-      };
-    };
-  };
-  put_2: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        farmId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FarmSave'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FarmEntry'];
-        };
-      };
-    };
-  };
-  sections: {
-    parameters: {
-      query: {
-        field: string[];
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': {
-            [key: string]: components['schemas']['SectionView'];
-          };
-        };
-      };
-    };
-  };
-  fields: {
-    parameters: {
-      query?: {
-        show?: string;
-        order?: string;
-        find?: string;
-        after?: string;
-        limit?: number;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FieldPage'];
-        };
-      };
-    };
-  };
-  field: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        fieldId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FieldEntry'];
-        };
-      };
-    };
-  };
-  put_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        fieldId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FieldSave'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FieldEntry'];
-        };
-      };
-    };
-  };
-  climate_1: {
-    parameters: {
-      query: {
-        asOf: string;
-      };
-      header?: never;
-      path: {
-        fieldId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ClimateView'];
-        };
-      };
-    };
-  };
-  compared: {
-    parameters: {
-      query: {
-        plan: string[];
-        asOf: string;
-      };
-      header?: never;
-      path: {
-        fieldId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ComparedView'];
-        };
-      };
-    };
-  };
-  outside: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        fieldId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['OutsideView'];
-        };
-      };
-    };
-  };
-  ofField: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        fieldId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Saved'];
-        };
-      };
-    };
-  };
-  all: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        fieldId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Listed'][];
-        };
-      };
-    };
-  };
-  copy: {
-    parameters: {
-      query?: never;
-      header: {
-        'X-Request-Id': string;
-      };
-      path: {
-        fieldId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Copy'];
-      };
-    };
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Saved'];
-        };
-      };
-    };
-  };
-  upToDate: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PlanDocument'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PlanDocument'];
-        };
-      };
-    };
-  };
-  planSchema: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': string;
-        };
-      };
-    };
-  };
-  days: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DaysRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DaysView'];
-        };
-      };
-    };
-  };
-  history_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        kind: string;
-        documentId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SharedEntry'][];
-        };
-      };
-    };
-  };
-  restore_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        kind: string;
-        documentId: string;
-        saveId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  invite: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RoleAsked'];
-      };
-    };
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Invitation'];
-        };
-      };
-    };
-  };
-  accept: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Joining'];
-      };
-    };
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  open_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Opened'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Welcome'];
-        };
-      };
-    };
-  };
-  withdraw: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        invitationId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  all_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['KeptMix'][];
-        };
-      };
-    };
-  };
-  keep: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        mixId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['KeptMix'];
-      };
-    };
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  remove_2: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        mixId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  knowledge: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['KnowledgeView'];
-        };
-      };
-    };
-  };
-  lots: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['LotEntry'][];
-        };
-      };
-    };
-  };
-  lots_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'text/csv': string;
-        };
-      };
-    };
-  };
-  table: {
-    parameters: {
-      query?: {
-        decimalSign?: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/octet-stream': string;
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Read'];
-        };
-      };
-    };
-  };
-  put: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        lotId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LotSave'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['LotEntry'];
-        };
-      };
-    };
-  };
-  remove_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        lotId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  rename: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NameAsked'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Person'];
-        };
-      };
-    };
-  };
-  change: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewPassword'];
-      };
-    };
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  signOutEverywhere: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  read: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['UnitsAsked'];
-      };
-    };
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  alternatives: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CoverRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['MixColumn'][];
-        };
-      };
-    };
-  };
-  candidates: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CoverRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CandidateList'];
-        };
-      };
-    };
-  };
-  failures: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CoverRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FailureView'][];
-        };
-      };
-    };
-  };
-  frontier: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MixRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/x-ndjson': components['schemas']['StreamingResponseBody'];
-        };
-      };
-    };
-  };
-  propose: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MixRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Proposed'];
-        };
-      };
-    };
-  };
-  people: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PeopleView'];
-        };
-      };
-    };
-  };
-  remove_4: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        personId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  become: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        personId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RoleAsked'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Person'];
-        };
-      };
-    };
-  };
-  get: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        planId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Saved'];
-        };
-      };
-    };
-  };
-  save: {
-    parameters: {
-      query?: never;
-      header: {
-        'If-Match': string;
-        'X-Request-Id': string;
-      };
-      path: {
-        planId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PlanDocument'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Saved'];
-        };
-      };
-    };
-  };
-  remove: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        planId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  hold: {
-    parameters: {
-      query: {
-        asOf: string;
-      };
-      header?: never;
-      path: {
-        planId: string;
-        coverId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  release: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        planId: string;
-        coverId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  makeCurrent: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        planId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Saved'];
-        };
-      };
-    };
-  };
-  export: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        planId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': string;
-        };
-      };
-    };
-  };
-  toFields: {
-    parameters: {
-      query?: never;
-      header: {
-        'X-Request-Id': string;
-      };
-      path: {
-        planId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Fields'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Copied'][];
-        };
-      };
-    };
-  };
-  merge: {
-    parameters: {
-      query: {
-        base: number;
-      };
-      header: {
-        'If-Match': string;
-        'X-Request-Id': string;
-      };
-      path: {
-        planId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PlanDocument'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Saved'];
-        };
-      };
-    };
-  };
-  print: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        planId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PrintRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/pdf': string;
-        };
-      };
-    };
-  };
-  redo: {
-    parameters: {
-      query?: {
-        over?: boolean;
-      };
-      header: {
-        'If-Match': string;
-        'X-Request-Id': string;
-      };
-      path: {
-        planId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Saved'];
-        };
-      };
-    };
-  };
-  page: {
-    parameters: {
-      query?: {
-        before?: number;
-      };
-      header?: never;
-      path: {
-        planId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Entry'][];
-        };
-      };
-    };
-  };
-  restore: {
-    parameters: {
-      query?: never;
-      header: {
-        'If-Match': string;
-        'X-Request-Id': string;
-      };
-      path: {
-        planId: string;
-        number: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Saved'];
-        };
-      };
-    };
-  };
-  undo: {
-    parameters: {
-      query?: {
-        over?: boolean;
-      };
-      header: {
-        'If-Match': string;
-        'X-Request-Id': string;
-      };
-      path: {
-        planId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Saved'];
-        };
-      };
-    };
-  };
-  setZone: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ZoneAsked'];
-      };
-    };
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  open: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewPractice'];
-      };
-    };
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionView'];
-        };
-      };
-    };
-  };
-  progress: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Progress'];
-        };
-      };
-    };
-  };
-  day: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ReplayDayRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DayView'];
-        };
-      };
-    };
-  };
-  end: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ReplayEndRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['EndView'];
-        };
-      };
-    };
-  };
-  otherDays: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OtherDaysRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['OtherDays'];
-        };
-      };
-    };
-  };
-  years: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ReplayRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['YearsView'];
-        };
-      };
-    };
-  };
-  askReset: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ResetAsked'];
-      };
-    };
-    responses: {
-      /** @description Accepted */
-      202: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  reset: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ResetUsed'];
-      };
-    };
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  repeated: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['EvaluationRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PlanDocument'];
-        };
-      };
-    };
-  };
-  seed: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SeedView'];
-        };
-      };
-    };
-  };
-  orders: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'text/csv': string;
-        };
-      };
-    };
-  };
-  sensitivity: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WorkingRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SensitivityView'];
-        };
-      };
-    };
-  };
-  session: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionView'];
-        };
-      };
-    };
-  };
-  signIn: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SignIn'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionView'];
-        };
-      };
-    };
-  };
-  signOut: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  soilTests: {
-    parameters: {
-      query?: {
-        map?: string[];
-        decimalSign?: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/octet-stream': string;
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SoilTestTable'];
-        };
-      };
-    };
-  };
-  species_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SpeciesView'];
-        };
-      };
-    };
-  };
-  correct: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        speciesId: string;
-        columnId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CellSave'];
-      };
-    };
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  takeBack: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        speciesId: string;
-        columnId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  history: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        speciesId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CellChange'][];
-        };
-      };
-    };
-  };
-  choices: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Choices'];
-        };
-      };
-    };
-  };
-  take: {
-    parameters: {
-      query: {
-        name: string;
-        latitude: number;
-        elevationM?: number;
-        coastal?: boolean;
-        temperature?: string;
-        rain?: string;
-        dayOrder?: string;
-        replaces?: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/octet-stream': string;
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Taken'];
-        };
-      };
-    };
-  };
-  preview: {
-    parameters: {
-      query?: {
-        latitude?: number;
-        temperature?: string;
-        rain?: string;
-        dayOrder?: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/octet-stream': string;
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['WeatherReport'];
-        };
-      };
-    };
-  };
-  climate: {
-    parameters: {
-      query: {
-        asOf: string;
-        units: string;
-      };
-      header?: never;
-      path: {
-        weatherId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ClimateView'];
-        };
-      };
-    };
-  };
-  remove_3: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        weatherId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  proposals: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WindowRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Proposals'];
-        };
-      };
-    };
-  };
-  species: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WindowRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['LatestView'][];
-        };
-      };
-    };
-  };
-  working: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WorkingRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['WorkingView'];
-        };
-      };
-    };
-  };
+    boundary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonNode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoundaryView"];
+                };
+            };
+        };
+    };
+    all_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalibrationView"];
+                };
+            };
+        };
+    };
+    result: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CatchTest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatchResult"];
+                };
+            };
+        };
+    };
+    remember: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                catchId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CatchTest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    take_1: {
+        parameters: {
+            query?: {
+                existing?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Imported"];
+                };
+            };
+        };
+    };
+    evaluate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EvaluationRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Evaluation"];
+                };
+            };
+        };
+    };
+    farms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FarmEntry"][];
+                };
+            };
+        };
+    };
+    put_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                farmId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FarmSave"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FarmEntry"];
+                };
+            };
+        };
+    };
+    sections: {
+        parameters: {
+            query: {
+                field: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: components["schemas"]["SectionView"];
+                    };
+                };
+            };
+        };
+    };
+    fields: {
+        parameters: {
+            query?: {
+                show?: string;
+                order?: string;
+                find?: string;
+                after?: string;
+                limit?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FieldPage"];
+                };
+            };
+        };
+    };
+    field: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fieldId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FieldEntry"];
+                };
+            };
+        };
+    };
+    put_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fieldId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FieldSave"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FieldEntry"];
+                };
+            };
+        };
+    };
+    climate_1: {
+        parameters: {
+            query: {
+                asOf: string;
+            };
+            header?: never;
+            path: {
+                fieldId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClimateView"];
+                };
+            };
+        };
+    };
+    compared: {
+        parameters: {
+            query: {
+                plan: string[];
+                asOf: string;
+            };
+            header?: never;
+            path: {
+                fieldId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparedView"];
+                };
+            };
+        };
+    };
+    outside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fieldId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutsideView"];
+                };
+            };
+        };
+    };
+    ofField: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fieldId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Saved"];
+                };
+            };
+        };
+    };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fieldId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Listed"][];
+                };
+            };
+        };
+    };
+    copy: {
+        parameters: {
+            query?: never;
+            header: {
+                "X-Request-Id": string;
+            };
+            path: {
+                fieldId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Copy"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Saved"];
+                };
+            };
+        };
+    };
+    upToDate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDocument"];
+                };
+            };
+        };
+    };
+    planSchema: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    days: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DaysRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DaysView"];
+                };
+            };
+        };
+    };
+    history_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+                documentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedEntry"][];
+                };
+            };
+        };
+    };
+    restore_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+                documentId: string;
+                saveId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoleAsked"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Invitation"];
+                };
+            };
+        };
+    };
+    accept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Joining"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    open_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Opened"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Welcome"];
+                };
+            };
+        };
+    };
+    withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                invitationId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    all_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptMix"][];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mixId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptMix"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mixId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    knowledge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnowledgeView"];
+                };
+            };
+        };
+    };
+    lots: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LotEntry"][];
+                };
+            };
+        };
+    };
+    lots_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    table: {
+        parameters: {
+            query?: {
+                decimalSign?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Read"];
+                };
+            };
+        };
+    };
+    put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lotId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LotSave"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LotEntry"];
+                };
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lotId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    rename: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Person"];
+                };
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPassword"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    signOutEverywhere: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UnitsAsked"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    alternatives: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoverRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MixColumn"][];
+                };
+            };
+        };
+    };
+    candidates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoverRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CandidateList"];
+                };
+            };
+        };
+    };
+    failures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoverRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureView"][];
+                };
+            };
+        };
+    };
+    frontier: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MixRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/x-ndjson": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
+    propose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MixRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Proposed"];
+                };
+            };
+        };
+    };
+    people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleView"];
+                };
+            };
+        };
+    };
+    remove_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                personId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    become: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                personId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoleAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Person"];
+                };
+            };
+        };
+    };
+    get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Saved"];
+                };
+            };
+        };
+    };
+    save: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+                "X-Request-Id": string;
+            };
+            path: {
+                planId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Saved"];
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    hold: {
+        parameters: {
+            query: {
+                asOf: string;
+            };
+            header?: never;
+            path: {
+                planId: string;
+                coverId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    release: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planId: string;
+                coverId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    makeCurrent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Saved"];
+                };
+            };
+        };
+    };
+    export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    toFields: {
+        parameters: {
+            query?: never;
+            header: {
+                "X-Request-Id": string;
+            };
+            path: {
+                planId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Fields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Copied"][];
+                };
+            };
+        };
+    };
+    merge: {
+        parameters: {
+            query: {
+                base: number;
+            };
+            header: {
+                "If-Match": string;
+                "X-Request-Id": string;
+            };
+            path: {
+                planId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Saved"];
+                };
+            };
+        };
+    };
+    print: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PrintRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
+    redo: {
+        parameters: {
+            query?: {
+                over?: boolean;
+            };
+            header: {
+                "If-Match": string;
+                "X-Request-Id": string;
+            };
+            path: {
+                planId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Saved"];
+                };
+            };
+        };
+    };
+    page: {
+        parameters: {
+            query?: {
+                before?: number;
+            };
+            header?: never;
+            path: {
+                planId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Entry"][];
+                };
+            };
+        };
+    };
+    restore: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+                "X-Request-Id": string;
+            };
+            path: {
+                planId: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Saved"];
+                };
+            };
+        };
+    };
+    undo: {
+        parameters: {
+            query?: {
+                over?: boolean;
+            };
+            header: {
+                "If-Match": string;
+                "X-Request-Id": string;
+            };
+            path: {
+                planId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Saved"];
+                };
+            };
+        };
+    };
+    setZone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ZoneAsked"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    open: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPractice"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+        };
+    };
+    progress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Progress"];
+                };
+            };
+        };
+    };
+    day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReplayDayRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayView"];
+                };
+            };
+        };
+    };
+    end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReplayEndRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EndView"];
+                };
+            };
+        };
+    };
+    otherDays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OtherDaysRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OtherDays"];
+                };
+            };
+        };
+    };
+    years: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReplayRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YearsView"];
+                };
+            };
+        };
+    };
+    askReset: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ResetAsked"];
+            };
+        };
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    reset: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ResetUsed"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    repeated: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EvaluationRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDocument"];
+                };
+            };
+        };
+    };
+    seed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeedView"];
+                };
+            };
+        };
+    };
+    orders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    sensitivity: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkingRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SensitivityView"];
+                };
+            };
+        };
+    };
+    session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+        };
+    };
+    signIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+        };
+    };
+    signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    soilTests: {
+        parameters: {
+            query?: {
+                map?: string[];
+                decimalSign?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SoilTestTable"];
+                };
+            };
+        };
+    };
+    species_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpeciesView"];
+                };
+            };
+        };
+    };
+    correct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                speciesId: string;
+                columnId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CellSave"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    takeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                speciesId: string;
+                columnId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                speciesId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CellChange"][];
+                };
+            };
+        };
+    };
+    choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Choices"];
+                };
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query: {
+                name: string;
+                latitude: number;
+                elevationM?: number;
+                coastal?: boolean;
+                temperature?: string;
+                rain?: string;
+                dayOrder?: string;
+                replaces?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Taken"];
+                };
+            };
+        };
+    };
+    preview: {
+        parameters: {
+            query?: {
+                latitude?: number;
+                temperature?: string;
+                rain?: string;
+                dayOrder?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeatherReport"];
+                };
+            };
+        };
+    };
+    climate: {
+        parameters: {
+            query: {
+                asOf: string;
+                units: string;
+            };
+            header?: never;
+            path: {
+                weatherId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClimateView"];
+                };
+            };
+        };
+    };
+    remove_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                weatherId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    proposals: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WindowRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Proposals"];
+                };
+            };
+        };
+    };
+    species: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WindowRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LatestView"][];
+                };
+            };
+        };
+    };
+    working: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkingRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkingView"];
+                };
+            };
+        };
+    };
 }

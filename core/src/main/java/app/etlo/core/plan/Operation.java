@@ -451,13 +451,7 @@ public sealed interface Operation {
     }
 
     /** A crop harvested. */
-    record Harvest(
-            String id,
-            Optional<String> subject,
-            DateEntry when,
-            Optional<Integer> seq,
-            Optional<String> zone,
-            Optional<StrawEntry> straw)
+    record Harvest(String id, Optional<String> subject, DateEntry when, Optional<Integer> seq, Optional<String> zone)
             implements Operation {
         @Override
         public Harvest on(DateEntry day) {
@@ -466,7 +460,7 @@ public sealed interface Operation {
 
         @Override
         public Harvest copied(String newId, Optional<String> newSubject, DateEntry day) {
-            return new Harvest(newId, newSubject, day, seq, zone, straw);
+            return new Harvest(newId, newSubject, day, seq, zone);
         }
 
         @Override
@@ -474,16 +468,4 @@ public sealed interface Operation {
             return cases.harvest(this);
         }
     }
-
-    /**
-     * What becomes of the straw.
-     *
-     * @param does {@code leave} or {@code bale}
-     * @param percent of the straw that is baled
-     */
-    record StrawEntry(
-            @com.fasterxml.jackson.annotation.JsonProperty("do")
-            String does,
-
-            Optional<Double> percent) {}
 }
