@@ -16,7 +16,7 @@ import java.util.HashMap;
 import java.util.Map;
 
 /**
- * A forecast service and a soil probe that are not there in earnest. {@code /forecast?lat=&lon=&from=} returns ten days,
+ * A forecast service and a soil probe that answer with made-up values. {@code /forecast?lat=&lon=&from=} returns ten days,
  * {@code /soil-temperature?lat=&lon=&on=} one reading; a real service takes their place by its address.
  */
 public final class StandIns {

@@ -38,7 +38,9 @@ public sealed interface Operation {
     Optional<String> zone();
 
     /** The same on another day. */
-    Operation on(DateEntry day);
+    default Operation on(DateEntry day) {
+        return copied(id(), subject(), day);
+    }
 
     /** The same under another id, done to something else, on another day. */
     Operation copied(String newId, Optional<String> newSubject, DateEntry day);
@@ -222,11 +224,6 @@ public sealed interface Operation {
         }
 
         @Override
-        public Sow on(DateEntry day) {
-            return copied(id, subject, day);
-        }
-
-        @Override
         public Sow copied(String newId, Optional<String> newSubject, DateEntry day) {
             return new Sow(
                     newId,
@@ -301,11 +298,6 @@ public sealed interface Operation {
         }
 
         @Override
-        public End on(DateEntry day) {
-            return copied(id, subject, day);
-        }
-
-        @Override
         public End copied(String newId, Optional<String> newSubject, DateEntry day) {
             return new End(newId, newSubject, day, seq, zone, passes);
         }
@@ -343,11 +335,6 @@ public sealed interface Operation {
             Optional<String> system)
             implements Operation {
         @Override
-        public Pass on(DateEntry day) {
-            return copied(id, subject, day);
-        }
-
-        @Override
         public Pass copied(String newId, Optional<String> newSubject, DateEntry day) {
             return new Pass(newId, newSubject, day, seq, zone, tool, depth, speed, disturbedPercent, system);
         }
@@ -373,11 +360,6 @@ public sealed interface Operation {
             Quantity rate,
             String rateOf)
             implements Operation {
-        @Override
-        public Feed on(DateEntry day) {
-            return copied(id, subject, day);
-        }
-
         @Override
         public Feed copied(String newId, Optional<String> newSubject, DateEntry day) {
             return new Feed(newId, newSubject, day, seq, zone, material, rate, rateOf);
@@ -406,11 +388,6 @@ public sealed interface Operation {
             double takePercent)
             implements Operation {
         @Override
-        public Graze on(DateEntry day) {
-            return copied(id, subject, day);
-        }
-
-        @Override
         public Graze copied(String newId, Optional<String> newSubject, DateEntry day) {
             return new Graze(newId, newSubject, day, seq, zone, takePercent);
         }
@@ -435,11 +412,6 @@ public sealed interface Operation {
             Quantity depth)
             implements Operation {
         @Override
-        public Irrigate on(DateEntry day) {
-            return copied(id, subject, day);
-        }
-
-        @Override
         public Irrigate copied(String newId, Optional<String> newSubject, DateEntry day) {
             return new Irrigate(newId, newSubject, day, seq, zone, depth);
         }
@@ -453,11 +425,6 @@ public sealed interface Operation {
     /** A crop harvested. */
     record Harvest(String id, Optional<String> subject, DateEntry when, Optional<Integer> seq, Optional<String> zone)
             implements Operation {
-        @Override
-        public Harvest on(DateEntry day) {
-            return copied(id, subject, day);
-        }
-
         @Override
         public Harvest copied(String newId, Optional<String> newSubject, DateEntry day) {
             return new Harvest(newId, newSubject, day, seq, zone);

@@ -48,7 +48,9 @@ final class PlanMigration {
         plan.path("crops").forEach(c -> crops.add(c.path("id").asText()));
         ArrayNode operations = migrated.putArray("operations");
         // new ones come last, so that what is wrong with an old one is reported at the place it has in its document
-        plan.path("operations").forEach(o -> operations.add(operation(o)));
+        plan.path("operations")
+                .forEach(o -> operations.add(
+                        operation(o, crops.contains(o.path("subject").asText()))));
         for (JsonNode o : plan.path("operations")) {
             if (o.path("kind").asText().equals("sow")
                     && crops.contains(o.path("subject").asText())) {
@@ -58,13 +60,13 @@ final class PlanMigration {
         return migrated;
     }
 
-    private static ObjectNode operation(JsonNode old) {
+    private static ObjectNode operation(JsonNode old, boolean ofCrop) {
         ObjectNode o = old.deepCopy();
         // carried and never read
         o.remove(List.of("params", "zone"));
         JsonNode p = old.path("params");
         switch (old.path("kind").asText()) {
-            case "sow" -> sow(o, p);
+            case "sow" -> sow(o, p, ofCrop);
             case "end" -> {
                 ArrayNode passes = o.putArray("passes");
                 if (p.has("method")) {
@@ -88,13 +90,14 @@ final class PlanMigration {
         return o;
     }
 
-    private static void sow(ObjectNode o, JsonNode p) {
-        if (p.has("system")) {
+    /** A crop was planted by its system alone, a cover sown by its tool or method alone; what the other one said had no effect. */
+    private static void sow(ObjectNode o, JsonNode p, boolean ofCrop) {
+        if (ofCrop && p.has("system")) {
             o.put(
                     "tool",
                     PLANTERS.getOrDefault(
                             p.get("system").asText(), p.get("system").asText()));
-        } else {
+        } else if (!ofCrop) {
             copy(p, "operation", o, "tool");
         }
         if (p.has("rowWidth") || p.has("stripWidth")) {

@@ -106,6 +106,14 @@ class PlanMigrationTest {
         assertThat(new PlantingSystems(plan, Plans.KNOWLEDGE).of("c1")).contains(system);
     }
 
+    @Test
+    void what_had_no_effect_in_version_1_gets_none() {
+        assertThat(((Operation.Sow) first(operation("sow", "v1", "\"system\":\"full-width\""))).tool())
+                .isEmpty();
+        assertThat(((Operation.Sow) first(operation("sow", "c1", "\"operation\":\"row-planter\""))).tool())
+                .isEmpty();
+    }
+
     /** The base of a comparison is migrated like its ends: what differed in version 1 differs, and nothing else. */
     @Property(tries = 40)
     void two_revisions_migrated_apart_differ_where_they_differed(@ForAll @IntRange(min = 1, max = 28) int day) {
