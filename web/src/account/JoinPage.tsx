@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { api, taken } from '../api/client';
 import { problemAt, TextField } from '../ui/inputs';
 import { Entrance } from './Entrance';
-import { ownUnits } from './units';
+import { ownUnits } from '../api/units';
 import { useEntrance } from './useEntrance';
 
 /** The secret of the link stands after the #, which no server sees. */

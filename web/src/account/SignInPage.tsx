@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { api, taken } from '../api/client';
 import { problemAt, TextField } from '../ui/inputs';
 import { Entrance } from './Entrance';
-import { ownUnits } from './units';
+import { ownUnits } from '../api/units';
 import { useEntrance } from './useEntrance';
 
 type Way = 'sign-in' | 'open' | 'forgot';

@@ -1,8 +1,8 @@
 import { useDeferredValue, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 
-import { STEPS } from '../bench/steps';
-import { useFieldNames } from '../fields/useFieldPages';
+import { STEPS } from '../plan/steps';
+import { useFieldNames } from '../api/useFieldPages';
 import { Panel } from '../ui/Panel';
 import { focusWork } from './focusWork';
 import { useKey } from './useKey';

@@ -3,7 +3,7 @@ import { useState, type ReactNode } from 'react';
 import { NavLink } from 'react-router';
 
 import { api } from '../api/client';
-import { useSession } from '../account/useSession';
+import { useSession } from '../api/useSession';
 import { focusWork } from './focusWork';
 import { JumpButton } from './Jump';
 import { KeysButton } from './Keys';

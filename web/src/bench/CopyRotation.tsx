@@ -3,7 +3,7 @@ import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 
 import { api, taken } from '../api/client';
-import { useFieldNames } from '../fields/useFieldPages';
+import { useFieldNames } from '../api/useFieldPages';
 import { useOpenPlan } from '../plan/context';
 import { Panel } from '../ui/Panel';
 

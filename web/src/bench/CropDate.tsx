@@ -2,7 +2,7 @@ import { problemAt, NumberField, SelectField } from '../ui/inputs';
 import { DateField } from '../ui/DateField';
 import { operationOf, setDay, setWhen } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
-import { spokenDate } from '../section/scale';
+import { spokenDate } from '../ui/days';
 import type { Schemas } from '../api/client';
 import { celsiusDegreesOf, fahrenheitDegreesOf } from '../ui/convert';
 

@@ -1,6 +1,6 @@
 import { addDoing, removeOperation, setDoing, type Doing } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
-import { spokenDate } from '../section/scale';
+import { spokenDate } from '../ui/days';
 import { DateField } from '../ui/DateField';
 import { NumberField, problemAt, QuantityField } from '../ui/inputs';
 

@@ -1,10 +1,11 @@
 import type { Schemas } from '../api/client';
-import { operationOf, pointerOf, setCover, setDay, setEnding, tidy } from '../plan/edit';
+import { operationOf, pointerOf, setCover, setDay, setEnding } from '../plan/edit';
+import { tidy } from '../ui/tidy';
 import { useOpenPlan } from '../plan/context';
-import { FigureText } from '../ui/FigureText';
+import { FigureText } from '../plan/FigureText';
 import { DateField } from '../ui/DateField';
 import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
-import { addDays } from '../section/scale';
+import { addDays } from '../ui/days';
 import { today } from '../api/client';
 import { BenchHead } from './BenchHead';
 import { Doings } from './Doings';

@@ -1,8 +1,9 @@
 import { today, type Schemas, type UnitSymbol } from '../api/client';
-import { operationOf, setCrop, tidy } from '../plan/edit';
+import { operationOf, setCrop } from '../plan/edit';
+import { tidy } from '../ui/tidy';
 import { useOpenPlan } from '../plan/context';
-import { addDays } from '../section/scale';
-import { FigureText } from '../ui/FigureText';
+import { addDays } from '../ui/days';
+import { FigureText } from '../plan/FigureText';
 import { problemAt, QuantityField, SelectField, TextField } from '../ui/inputs';
 import { BenchHead } from './BenchHead';
 import { Doings } from './Doings';

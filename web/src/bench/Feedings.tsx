@@ -1,6 +1,6 @@
 import { addDoing, removeOperation, setDoing, type Of } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
-import { spokenDate } from '../section/scale';
+import { spokenDate } from '../ui/days';
 import { DateField } from '../ui/DateField';
 import { problemAt, QuantityField, SelectField } from '../ui/inputs';
 

@@ -22,8 +22,9 @@ import { moveOperation, moveSubject, operationOf } from '../plan/edit';
 import { PlanFiles } from '../plan/PlanFiles';
 import { PlanSession } from '../plan/PlanSession';
 import { SaveLine } from '../plan/SaveLine';
-import { GroundSection, type SectionHand } from '../section/GroundSection';
-import { addDays } from '../section/scale';
+import { GroundSection } from '../section/GroundSection';
+import type { SectionHand } from '../section/hand';
+import { addDays } from '../ui/days';
 import { useSheetHeight } from '../section/useSheetHeight';
 import { useWidth } from '../section/useWidth';
 import { AimsStep } from './AimsStep';
@@ -36,10 +37,10 @@ import { PlantStep } from './PlantStep';
 import { RotationStep } from './RotationStep';
 import { SowStep } from './SowStep';
 import { StepLine } from './StepLine';
-import { STEPS, type Step, type StepId, type StepProps } from './steps';
+import { STEPS, type Step, type StepId, type StepProps } from '../plan/steps';
 import { TitleRow } from './TitleRow';
 import { UnitsSwitch } from './UnitsSwitch';
-import { useFieldSave } from './useFieldSave';
+import { useFieldSave } from '../plan/useFieldSave';
 
 interface Loaded {
   saved: ConstructorParameters<typeof PlanSession>[0];

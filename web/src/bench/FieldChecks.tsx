@@ -1,10 +1,11 @@
 import type { Schemas } from '../api/client';
 import { today } from '../api/client';
-import { setCover, tidy } from '../plan/edit';
+import { setCover } from '../plan/edit';
+import { tidy } from '../ui/tidy';
 import { useOpenPlan } from '../plan/context';
-import { spokenDate } from '../section/scale';
+import { spokenDate } from '../ui/days';
 import { DateField } from '../ui/DateField';
-import { FigureText } from '../ui/FigureText';
+import { FigureText } from '../plan/FigureText';
 import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
 import { QuadratFields } from './QuadratFields';
 import { TransectFields } from './TransectFields';

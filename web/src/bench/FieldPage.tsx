@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams, useSearchParams } from 'react-router';
 
-import { useSession } from '../account/useSession';
+import { useSession } from '../api/useSession';
 
 import { api, Refusal, taken } from '../api/client';
 import { TopBar } from '../app/TopBar';

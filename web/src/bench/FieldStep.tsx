@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { BoundaryFile } from '../fields/Boundary';
 import { FieldMap } from '../fields/FieldMap';
 import { useOpenPlan } from '../plan/context';
-import { FigureText } from '../ui/FigureText';
+import { FigureText } from '../plan/FigureText';
 import { KeptText, problemAt, QuantityField } from '../ui/inputs';
 import { SharedHistory } from '../ui/SharedHistory';
 import { StationField } from '../weather/StationField';

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 
 import { api, taken, today } from '../api/client';
 import { useOpenPlan } from '../plan/context';
-import { spokenDate } from '../section/scale';
+import { spokenDate } from '../ui/days';
 import { Panel } from '../ui/Panel';
 
 /** The latest useful sowing of every species in one window. */

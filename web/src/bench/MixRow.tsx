@@ -1,6 +1,6 @@
 import type { Lot, Schemas } from '../api/client';
 import { useOpenPlan } from '../plan/context';
-import { FigureText } from '../ui/FigureText';
+import { FigureText } from '../plan/FigureText';
 import { GroupMark } from '../ui/GroupMark';
 import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
 

@@ -1,9 +1,10 @@
 import { useState } from 'react';
 
 import type { Evaluation, Plan, Schemas } from '../api/client';
-import { setCover, tidy } from '../plan/edit';
+import { setCover } from '../plan/edit';
+import { tidy } from '../ui/tidy';
 import { useOpenPlan } from '../plan/context';
-import { FigureText } from '../ui/FigureText';
+import { FigureText } from '../plan/FigureText';
 import { GROUPS } from '../ui/GroupMark';
 import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
 import { Stack } from '../ui/Stack';
@@ -18,7 +19,7 @@ import { Proposals } from './mix/Proposals';
 import { MixRow } from './MixRow';
 import { useCover } from './pick';
 import { ShareBars } from './ShareBars';
-import type { StepProps } from './steps';
+import type { StepProps } from '../plan/steps';
 
 type Mix = Schemas['MixEntry'];
 type Seen = Evaluation['covers'][number];

@@ -3,7 +3,7 @@ import { scaleLinear } from 'd3-scale';
 import type { Evaluation } from '../api/client';
 import { useOpenPlan } from '../plan/context';
 import { FIG } from '../section/ink';
-import { FigureText } from '../ui/FigureText';
+import { FigureText } from '../plan/FigureText';
 
 type Figure = Evaluation['figures'][string];
 type Line = { what: string; label: string; aside: string; sign?: string };

@@ -11,8 +11,8 @@ import {
   setSystem,
 } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
-import { spokenDate } from '../section/scale';
-import { FigureText } from '../ui/FigureText';
+import { spokenDate } from '../ui/days';
+import { FigureText } from '../plan/FigureText';
 import { DateField } from '../ui/DateField';
 import { problemAt, QuantityField, SelectField } from '../ui/inputs';
 import { BenchHead } from './BenchHead';

@@ -1,5 +1,5 @@
 import { useOpenPlan } from '../plan/context';
-import { FigureText } from '../ui/FigureText';
+import { FigureText } from '../plan/FigureText';
 
 /** Figures of the simulation by name; nothing at all where none of them is there. */
 export function Simulated({ title, rows }: { title: string; rows: [label: string, id: string][] }) {

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { today } from '../api/client';
 import { operationOf, pointerOf, setDay, setMembers, setSowPart, type Of } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
-import { FigureText } from '../ui/FigureText';
+import { FigureText } from '../plan/FigureText';
 import { DateField } from '../ui/DateField';
 import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
 import { BenchHead } from './BenchHead';

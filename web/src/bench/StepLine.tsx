@@ -1,7 +1,7 @@
 import { Link, useSearchParams } from 'react-router';
 
 import { useOpenPlan } from '../plan/context';
-import { STEPS, type StepId } from './steps';
+import { STEPS, type StepId } from '../plan/steps';
 
 /** The steps of the work as stations on a line: filled when decided, a block where one is. */
 export function StepLine({ step, done }: { step: StepId; done: Record<StepId, boolean> }) {

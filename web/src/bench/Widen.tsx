@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 
 import { api, taken, today } from '../api/client';
 import { useOpenPlan } from '../plan/context';
-import { spokenDate } from '../section/scale';
+import { spokenDate } from '../ui/days';
 import { Panel } from '../ui/Panel';
 
 /** What would widen a window, best first; one click puts it into the plan, undo takes it out again. */

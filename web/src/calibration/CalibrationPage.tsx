@@ -3,8 +3,8 @@ import { useState } from 'react';
 
 import { api, Refusal, taken, type UnitSymbol } from '../api/client';
 import { TopBar } from '../app/TopBar';
-import { newId } from '../plan/edit';
-import { useUnits } from '../account/units';
+import { newId } from '../ui/tidy';
+import { useUnits } from '../api/units';
 import { problemAt } from '../ui/inputs';
 import {
   ordered,

@@ -1,5 +1,5 @@
 import type { Evaluation } from '../api/client';
-import { addDays } from '../section/scale';
+import { addDays } from '../ui/days';
 
 /** Days that a section shows before and after what stands in it; the window shown adds its own. */
 const MARGIN_DAYS = 20;

@@ -15,14 +15,15 @@ import { Link, useNavigate } from 'react-router';
 import { api, Refusal, taken, today, token, type Problem } from '../api/client';
 import { TopBar } from '../app/TopBar';
 import { FIG } from '../section/ink';
-import { addDays, dayNumber, months, spokenDate, timeScale } from '../section/scale';
+import { addDays, dayNumber, spokenDate } from '../ui/days';
+import { months, timeScale } from '../section/scale';
 import { useWidth } from '../section/useWidth';
 import { Panel } from '../ui/Panel';
 import { NewField } from './NewField';
 import { NewFarm } from './NewFarm';
 import { DUE_DAYS, type RowBitmaps, type Span } from './rowBitmaps';
 import { RowPicture, useRowBitmaps } from './RowPicture';
-import { useFieldPages, type FieldRow } from './useFieldPages';
+import { useFieldPages, type FieldRow } from '../api/useFieldPages';
 
 const ROW_PX = 56;
 const GRID =

@@ -2,8 +2,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 
 import { api, Refusal, taken, type Farm } from '../api/client';
-import { useUnits } from '../account/units';
-import { newId } from '../plan/edit';
+import { useUnits } from '../api/units';
+import { newId } from '../ui/tidy';
 import { Panel } from '../ui/Panel';
 import { problemAt, SelectField, TextField } from '../ui/inputs';
 

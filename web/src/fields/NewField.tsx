@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 
 import { api, Refusal, taken, type Farm, type Field, type Quantity } from '../api/client';
 import { DecimalSignContext, decimalSignOf } from '../ui/numbers';
-import { newId, tidy } from '../plan/edit';
+import { newId, tidy } from '../ui/tidy';
 import { Panel } from '../ui/Panel';
 import { problemAt, QuantityField, SelectField, SignedField, TextField } from '../ui/inputs';
 import { BoundaryFile } from './Boundary';

@@ -3,7 +3,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { inWords } from '../section/inWords';
 import { RowBitmaps, type Span } from './rowBitmaps';
 import { useSectionInSight } from './sectionsInSight';
-import type { FieldRow } from './useFieldPages';
+import type { FieldRow } from '../api/useFieldPages';
 
 /** The painter of the rows, in the theme and density of the page. */
 export function useRowBitmaps(frame: Span, day: string) {

@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 
 import { taken, token, type Field, type Problem, type Schemas } from '../api/client';
-import { spokenDate } from '../section/scale';
+import { spokenDate } from '../ui/days';
 import { AskDecimalSign } from '../ui/AskDecimalSign';
 import { Panel } from '../ui/Panel';
 import { RowsField } from '../ui/RowsField';

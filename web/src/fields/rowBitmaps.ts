@@ -1,7 +1,8 @@
 import type { Schemas } from '../api/client';
-import { layOut } from '../section/geometry';
+import { layOut } from '../section/layOut';
 import { inksOf, paintRow, type Inks, type RowMarks } from '../section/rowPainter';
-import { addDays, timeScale } from '../section/scale';
+import { addDays } from '../ui/days';
+import { timeScale } from '../section/scale';
 
 /** A row with its picture's data. */
 export type Summary = Pick<Schemas['FieldRow'], 'next' | 'note'> & {

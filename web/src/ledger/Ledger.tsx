@@ -1,5 +1,5 @@
 import { useOpenPlan } from '../plan/context';
-import { FigureText } from '../ui/FigureText';
+import { FigureText } from '../plan/FigureText';
 
 /** The consequences that never leave the screen, of the crop in hand; the others are a step away. */
 export function Ledger() {

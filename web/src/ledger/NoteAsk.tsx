@@ -3,7 +3,7 @@ import { useState } from 'react';
 
 import { api, taken, type Lot, type Schemas } from '../api/client';
 import { useOpenPlan } from '../plan/context';
-import { tidy } from '../plan/edit';
+import { tidy } from '../ui/tidy';
 import { KeptText, NumberField } from '../ui/inputs';
 
 type Ask = Schemas['MissingFact'];

@@ -1,10 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 
 import type { Schemas } from '../api/client';
-import { spokenDate } from '../section/scale';
+import { spokenDate } from '../ui/days';
 import { WeightMark } from '../section/ink';
 import { useOpenPlan } from '../plan/context';
-import type { StepId } from '../bench/steps';
+import type { StepId } from '../plan/steps';
 import { NoteAsk } from './NoteAsk';
 
 type Note = Schemas['NoteView'];

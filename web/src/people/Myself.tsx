@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 
 import { api, Refusal, taken, type Schemas } from '../api/client';
-import { useUnits, type Units } from '../account/units';
+import { useUnits, type Units } from '../api/units';
 import { problemAt, SelectField, TextField } from '../ui/inputs';
 
 /** One's own name, password and sessions. */

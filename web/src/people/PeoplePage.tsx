@@ -1,9 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 
-import { useSession } from '../account/useSession';
+import { useSession } from '../api/useSession';
 import { api, taken, type Schemas } from '../api/client';
 import { TopBar } from '../app/TopBar';
-import { spokenDate } from '../section/scale';
+import { spokenDate } from '../ui/days';
 import { SelectField } from '../ui/inputs';
 import { spokenTime } from '../ui/dates';
 import { Invite } from './Invite';

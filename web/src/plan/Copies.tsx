@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 
-import { useSession } from '../account/useSession';
+import { useSession } from '../api/useSession';
 import { api, taken } from '../api/client';
 import { SelectField } from '../ui/inputs';
 import { Panel } from '../ui/Panel';

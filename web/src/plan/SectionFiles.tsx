@@ -2,7 +2,7 @@ import { useState } from 'react';
 
 import { Link } from 'react-router';
 
-import { useOpenPlan } from '../plan/context';
+import { useOpenPlan } from './context';
 import { drawnSection, paintedSection } from './drawnSection';
 import { handOver } from './handOver';
 import { StandDays } from './StandDays';

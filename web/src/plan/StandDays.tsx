@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 
 import { api, taken, today, type Schemas } from '../api/client';
-import { spokenDate } from '../section/scale';
+import { spokenDate } from '../ui/days';
 import { SelectField } from '../ui/inputs';
 import { Panel } from '../ui/Panel';
 import { useOpenPlan } from './context';

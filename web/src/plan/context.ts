@@ -1,7 +1,7 @@
 import { createContext, useContext } from 'react';
 
 import type { Farm, Field, Knowledge } from '../api/client';
-import type { FieldSave } from '../bench/useFieldSave';
+import type { FieldSave } from './useFieldSave';
 import type { PlanSession, PlanState } from './PlanSession';
 
 export interface OpenPlan {

@@ -2,7 +2,8 @@ import { flushSync } from 'react-dom';
 import { createRoot } from 'react-dom/client';
 
 import type { Evaluation } from '../api/client';
-import { GroundSection, type SectionHand } from '../section/GroundSection';
+import { GroundSection } from '../section/GroundSection';
+import type { SectionHand } from '../section/hand';
 
 const WIDTH = 1000;
 const HEIGHT = 386;

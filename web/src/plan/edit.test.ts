@@ -21,8 +21,8 @@ import {
   setSowPart,
   setSystem,
   setWhen,
-  tidy,
 } from './edit';
+import { tidy } from '../ui/tidy';
 
 const empty: Plan = {
   schemaVersion: 2,
@@ -45,7 +45,7 @@ function planted(): { plan: Plan; barley: string; corn: string; cover: string } 
 }
 
 describe('editing a plan', () => {
-  test('a date is set, moved and taken out again', () => {
+  test('a date is set, moved and removed again', () => {
     const { plan, corn } = planted();
     const id = operationOf(plan, 'sow', corn)!.id;
     const later = setDay(plan, 'sow', corn, '2027-05-20');
@@ -88,7 +88,7 @@ describe('editing a plan', () => {
     expect(tidy({ a: 1, b: undefined })).toEqual({ a: 1 });
   });
 
-  test('passes are added and taken out by their id', () => {
+  test('passes are added and removed by their id', () => {
     const { plan } = planted();
     const passed = addPass(plan, 'tandem-disc', '2027-04-01');
     const pass = passed.operations.find((o) => o.kind === 'pass')!;

@@ -1,5 +1,6 @@
 import type { Plan, Schemas } from '../api/client';
-import { addDays } from '../section/scale';
+import { addDays } from '../ui/days';
+import { newId, tidy } from '../ui/tidy';
 
 type Operation = Schemas['Operation'];
 type Cover = Schemas['CoverEntry'];
@@ -17,13 +18,6 @@ export type Doing =
 type When = Operation['when'];
 type Place = Cover['place'];
 type System = Schemas['PlantingSystemView'];
-
-export const newId = (letter: string) => letter + crypto.randomUUID().slice(0, 8);
-
-/** A copy without members that are undefined: in a plan, absent means default. */
-export function tidy<T extends object>(o: T): T {
-  return Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as T;
-}
 
 export const operationOf = <K extends Kind>(plan: Plan, kind: K, subject: string) =>
   plan.operations.find((o): o is Of<K> => o.kind === kind && o.subject === subject);

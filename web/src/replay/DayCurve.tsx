@@ -3,7 +3,8 @@ import { line } from 'd3-shape';
 
 import type { Schemas } from '../api/client';
 import { FIG } from '../section/ink';
-import { dayNumber, months, spokenDate, timeScale } from '../section/scale';
+import { dayNumber, spokenDate } from '../ui/days';
+import { months, timeScale } from '../section/scale';
 
 type Judged = Schemas['Judged'];
 type Tried = Schemas['Tried'];

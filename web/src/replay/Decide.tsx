@@ -1,6 +1,6 @@
 import { useState } from 'react';
 
-import { addDays, spokenDate } from '../section/scale';
+import { addDays, spokenDate } from '../ui/days';
 import { SelectField } from '../ui/inputs';
 import type { Ask, Choice } from './api';
 

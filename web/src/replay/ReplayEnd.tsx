@@ -1,7 +1,7 @@
 import { useState } from 'react';
 
 import type { Schemas } from '../api/client';
-import { spokenDate } from '../section/scale';
+import { spokenDate } from '../ui/days';
 import { useWidth } from '../section/useWidth';
 import { SelectField } from '../ui/inputs';
 import type { Choice, EndView, Season } from './api';

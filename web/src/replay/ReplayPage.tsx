@@ -6,7 +6,7 @@ import { api, Refusal, taken, type Plan } from '../api/client';
 import { TopBar } from '../app/TopBar';
 import { NO_HAND } from '../plan/drawnSection';
 import { GroundSection } from '../section/GroundSection';
-import { addDays, dateOf, dayNumber, spokenDate } from '../section/scale';
+import { addDays, dateOf, dayNumber, spokenDate } from '../ui/days';
 import { useWidth } from '../section/useWidth';
 import { SelectField } from '../ui/inputs';
 import { useDay, useEnd, useYears, type Choice, type DayView } from './api';

@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale';
 
 import type { Schemas } from '../api/client';
 import { FIG } from '../section/ink';
-import { spokenDate } from '../section/scale';
+import { spokenDate } from '../ui/days';
 
 type Sky = Schemas['SkyView'];
 

@@ -1,4 +1,5 @@
-import type { DisplayList, Note } from './geometry';
+import type { DisplayList } from './displayList';
+import type { Note } from './model';
 import { WeightMark, Word } from './ink';
 
 /** Notes planted in their place: a mark and its word on a pole; opening one shows it in the margin. */

@@ -1,9 +1,10 @@
 import { useMemo, useRef, useState, type PointerEvent } from 'react';
 
 import type { Evaluation } from '../api/client';
-import type { DisplayList, Frame, Note } from './geometry';
-import { layOut } from './geometry';
+import type { DisplayList, Frame } from './displayList';
+import { layOut } from './layOut';
 import { Flags } from './Flags';
+import type { SectionHand } from './hand';
 import { HoverLine, type HoverHandle } from './HoverLine';
 import { Patterns, Word } from './ink';
 import { inWords } from './inWords';
@@ -11,21 +12,7 @@ import { Frosts, Ground, Names, Stands, Surface, TimeAxis } from './layers';
 import { Pins } from './Pins';
 import { useZoom } from './useZoom';
 import { WeatherRibbon } from './WeatherRibbon';
-import { addDays, dateOf, dayNumber, spokenDate } from './scale';
-
-/** What the hand does to a date in the section. */
-export interface SectionHand {
-  /** Called at every day while a pin is dragged. */
-  drag: (operationId: string, day: string) => void;
-  /** Called at every day while a whole stand is dragged: by how many days in all. */
-  dragStand: (subject: string, days: number) => void;
-  drop: () => void;
-  cancel: () => void;
-  /** One keyboard step. */
-  step: (operationId: string, day: string) => void;
-  pick: (subject: string) => void;
-  note: (note: Note) => void;
-}
+import { addDays, dateOf, dayNumber, spokenDate } from '../ui/days';
 
 interface Props {
   evaluation: Evaluation;

@@ -1,11 +1,12 @@
 import { useImperativeHandle, useState, type PointerEvent, type Ref } from 'react';
 
-import type { DisplayList, Section } from './geometry';
-import { standing } from './geometry';
+import type { DisplayList } from './displayList';
+import type { Section } from './model';
+import { standing } from './model';
 import { dayFigures, differences, inWordsOf } from './dayFigures';
 import { weekAt } from './ribbon';
 import { Word } from './ink';
-import { spokenDay } from './scale';
+import { spokenDay } from '../ui/days';
 import { fahrenheitOf, feetOfM, inchesOfMm } from '../ui/convert';
 
 export interface HoverHandle {

@@ -1,10 +1,10 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 
-import type { DisplayList } from './geometry';
-import type { SectionHand } from './GroundSection';
+import type { DisplayList } from './displayList';
+import type { SectionHand } from './hand';
 import { Word } from './ink';
 import type { Pin } from './pins';
-import { addDays, dateOf, dayNumber, spokenDate } from './scale';
+import { addDays, dateOf, dayNumber, spokenDate } from '../ui/days';
 
 const RAIL = 24;
 const ROW = 13;

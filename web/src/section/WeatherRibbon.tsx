@@ -1,6 +1,6 @@
 import { memo } from 'react';
 
-import type { DisplayList } from './geometry';
+import type { DisplayList } from './displayList';
 import { Word } from './ink';
 import { FROST_Y, RAIN_Y } from './ribbon';
 

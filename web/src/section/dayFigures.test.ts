@@ -2,8 +2,8 @@ import { describe, expect, test } from 'vitest';
 
 import { section } from '../testing/section';
 import { dayFigures, differences, stageWord, inWordsOf } from './dayFigures';
-import type { Section } from './geometry';
-import { dayNumber } from './scale';
+import type { Section } from './model';
+import { dayNumber } from '../ui/days';
 
 const weekly = (n: number, f: (i: number) => number) => Array.from({ length: n }, (_, i) => f(i));
 

@@ -1,5 +1,5 @@
-import { courseAt, type Section } from './geometry';
-import { dayNumber } from './scale';
+import { courseAt, type Section } from './model';
+import { dayNumber } from '../ui/days';
 import { feetOfM, inchesOfMm, lbAcOfKgHa } from '../ui/convert';
 
 /** One figure of the ground on a day, with its band where it has one. */

@@ -1,9 +1,10 @@
 import { describe, expect, test } from 'vitest';
 
 import { flagsOf, twoLines } from './flags';
-import type { Note } from './geometry';
+import type { Note } from './model';
 import { pinsOf } from './pins';
-import { addDays, months, spokenDate, timeScale } from './scale';
+import { addDays, spokenDate } from '../ui/days';
+import { months, timeScale } from './scale';
 
 const note = (at: string | undefined, weight: Note['weight'], text = 'A text of some length') =>
   ({ rule: `rule ${at} ${weight}`, subject: 's', at, weight, text }) as Note;

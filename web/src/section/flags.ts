@@ -1,4 +1,4 @@
-import type { Note } from './geometry';
+import type { Note } from './model';
 import type { TimeScale } from './scale';
 
 export interface Flag {

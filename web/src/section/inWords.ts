@@ -1,6 +1,6 @@
 import type { Evaluation } from '../api/client';
-import type { Section } from './geometry';
-import { spokenDate } from './scale';
+import type { Section } from './model';
+import { spokenDate } from '../ui/days';
 import { inchesOfCm } from '../ui/convert';
 
 /** The section in words, for those who do not see it. */

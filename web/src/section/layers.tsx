@@ -1,7 +1,7 @@
 import { memo } from 'react';
 
 import { GROUP_SHAPES } from '../ui/groupShapes';
-import type { DisplayList } from './geometry';
+import type { DisplayList } from './displayList';
 import { inkOf, Word } from './ink';
 
 /** How much of the water's ink each level takes, dry to wet. */

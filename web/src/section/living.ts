@@ -1,5 +1,6 @@
-import { courseAt, type Section } from './geometry';
-import { dateOf, dayNumber, type TimeScale } from './scale';
+import { courseAt, type Section } from './model';
+import { dateOf, dayNumber } from '../ui/days';
+import { type TimeScale } from './scale';
 
 /** Levels of water in the soil, dry to wet; each is painted as one path. */
 export const WATER_LEVELS = 6;

@@ -1,5 +1,6 @@
-import type { Section } from './geometry';
-import { spokenDate, type TimeScale } from './scale';
+import type { Section } from './model';
+import { spokenDate } from '../ui/days';
+import { type TimeScale } from './scale';
 
 export interface Pin {
   key: string;

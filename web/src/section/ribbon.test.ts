@@ -2,8 +2,9 @@ import { describe, expect, test } from 'vitest';
 
 import { section } from '../testing/section';
 import { ribbonOf, weekAt } from './ribbon';
-import { layOut } from './geometry';
-import { addDays, dayNumber, timeScale } from './scale';
+import { layOut } from './layOut';
+import { addDays, dayNumber } from '../ui/days';
+import { timeScale } from './scale';
 import { held, zoomed } from './useZoom';
 
 const WEEKS = 74;

@@ -1,5 +1,6 @@
-import type { Section } from './geometry';
-import { dateOf, dayNumber, type TimeScale } from './scale';
+import type { Section } from './model';
+import { dateOf, dayNumber } from '../ui/days';
+import { type TimeScale } from './scale';
 
 /** The weather over the section: what was recorded, and after today the middle of the years with 1 in 10 each way. */
 export interface Ribbon {

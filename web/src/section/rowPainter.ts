@@ -1,6 +1,6 @@
 import { TILES, MARKS, type TileName } from './tiles';
 import { FIG } from './ink';
-import type { DisplayList } from './geometry';
+import type { DisplayList } from './displayList';
 
 /** Colours and patterns by name, as they are in the theme in force. */
 export interface Inks {

@@ -1,4 +1,4 @@
-import type { Group } from './geometry';
+import type { Group } from './model';
 
 export type TileName = Group | 'straw';
 

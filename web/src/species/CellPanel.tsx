@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 
 import { api, Refusal, taken } from '../api/client';
-import { spokenDate } from '../section/scale';
+import { spokenDate } from '../ui/days';
 import { problemAt } from '../ui/inputs';
 import { readNumber } from '../ui/numbers';
 import { Panel } from '../ui/Panel';

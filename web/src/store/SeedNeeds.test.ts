@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 
 import type { Schemas } from '../api/client';
 import { byCover } from './SeedNeeds';
-import { ownUnits } from '../account/units';
+import { ownUnits } from '../api/units';
 import { seedMass } from '../ui/mass';
 
 const need = (planId: string, species: string, neededBy?: string) =>

@@ -2,10 +2,10 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 
 import { api, Refusal, taken, today, type Schemas } from '../api/client';
-import { useUnits } from '../account/units';
+import { useUnits } from '../api/units';
 import { massUnit, seedMass } from '../ui/mass';
 import { Stack } from '../ui/Stack';
-import { spokenDate } from '../section/scale';
+import { spokenDate } from '../ui/days';
 
 type Need = Schemas['NeedView'];
 

@@ -3,11 +3,11 @@ import { useState } from 'react';
 
 import { api, Refusal, taken, type Lot } from '../api/client';
 import { TopBar } from '../app/TopBar';
-import { newId, tidy } from '../plan/edit';
-import { spokenDate } from '../section/scale';
-import { useUnits } from '../account/units';
+import { newId, tidy } from '../ui/tidy';
+import { spokenDate } from '../ui/days';
+import { useUnits } from '../api/units';
 import { massUnit, seedMass } from '../ui/mass';
-import { useSession } from '../account/useSession';
+import { useSession } from '../api/useSession';
 import { Both, Side } from '../ui/Both';
 import { Panel } from '../ui/Panel';
 import { LotTable } from './LotTable';
@@ -244,7 +244,7 @@ function LotForm({ draft, kept, onDone }: { draft: Draft; kept?: Lot; onDone: ()
           title={met.message}
           sides={
             <>
-              <Side name="Elsewhere" changes={met.body.theirs as string[]} none="taken out" />
+              <Side name="Elsewhere" changes={met.body.theirs as string[]} none="removed" />
               <Side name="Where yours meets it" changes={met.body.overlaps as string[]} />
             </>
           }

@@ -1,4 +1,4 @@
-import type { Section } from '../section/geometry';
+import type { Section } from '../section/model';
 
 /** A corn crop behind a two-species cover, for tests of the drawing. */
 export const section: Section = {

@@ -1,7 +1,7 @@
 import { useId, useRef, useState } from 'react';
 
 import { today } from '../api/client';
-import { addDays } from '../section/scale';
+import { addDays } from './days';
 import { parseDay, shownDay } from './dates';
 
 /**

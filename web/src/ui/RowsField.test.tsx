@@ -50,7 +50,7 @@ describe('a list of small entries', () => {
     expect(told).toHaveBeenLastCalledWith([{ name: 'thistle', pressure: 'medium' }]);
   });
 
-  test('a row is changed in its place, and the last one taken out leaves nothing', () => {
+  test('a row is changed in its place, and the last one removed leaves nothing', () => {
     const told = vi.fn();
     render(<Weeds start={[{ name: 'thistle', pressure: 'low' }]} told={told} />);
     fireEvent.click(screen.getByLabelText('perennial, weed 1'));

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 
 import type { Problem, Quantity, UnitSymbol } from '../api/client';
-import { tidy } from '../plan/edit';
+import { tidy } from './tidy';
 import { Stack } from './Stack';
 import { DateField } from './DateField';
 import { NumberField, problemAt, QuantityField, SelectField, TextField } from './inputs';

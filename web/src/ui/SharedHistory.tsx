@@ -2,8 +2,8 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 
 import { api, taken } from '../api/client';
-import { Panel } from '../ui/Panel';
-import { spokenTime } from '../ui/dates';
+import { Panel } from './Panel';
+import { spokenTime } from './dates';
 
 /** Who changed what of a farm, a field or a lot, and the way back. */
 export function SharedHistory(props: {

@@ -1,4 +1,4 @@
-import { addDays, dayNumber, spokenDate } from '../section/scale';
+import { addDays, dayNumber, spokenDate } from './days';
 
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 

@@ -1,4 +1,4 @@
-import type { Units } from '../account/units';
+import type { Units } from '../api/units';
 import { poundsOfKg } from './convert';
 
 /** A mass of seed in the units read: whole above a hundred, a tenth below. */

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 
 import { Refusal, type Schemas } from '../api/client';
-import { spokenDate } from '../section/scale';
+import { spokenDate } from '../ui/days';
 import { Panel } from '../ui/Panel';
 import { SelectField, SignedField, TextField } from '../ui/inputs';
 import { sendWeather, type Report } from './api';

@@ -4,8 +4,8 @@ import { Link, useSearchParams } from 'react-router';
 
 import { api, taken, today, type Schemas } from '../api/client';
 import { TopBar } from '../app/TopBar';
-import { useUnits, type Units } from '../account/units';
-import { spokenDate } from '../section/scale';
+import { useUnits, type Units } from '../api/units';
+import { spokenDate } from '../ui/days';
 import { useWidth } from '../section/useWidth';
 import { useWeatherChoices } from './api';
 import { MonthChart } from './charts';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Field, Problem } from '../../api/client';
 import { BoundaryFile } from '../../fields/Boundary';
 import { useOpenPlan } from '../../plan/context';
-import { newId } from '../../plan/edit';
+import { newId } from '../../ui/tidy';
 import { NumberField, problemAt, QuantityField, SelectField, TextField } from '../../ui/inputs';
 import { RowsField } from '../../ui/RowsField';
 import { ROW, type PartProps } from './part';

@@ -2,7 +2,7 @@ import { SoilTests } from '../../fields/SoilTests';
 import { useOpenPlan } from '../../plan/context';
 import { NumberField, problemAt, QuantityField, SelectField } from '../../ui/inputs';
 import { RowsField } from '../../ui/RowsField';
-import { SoilTable } from '../SoilTable';
+import { SoilTable } from './SoilTable';
 import { options, ROW, type PartProps } from './part';
 
 /** The soil by layers, its drains and pan, and its tests. */

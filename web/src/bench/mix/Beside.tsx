@@ -1,6 +1,7 @@
 import type { Schemas } from '../../api/client';
 import { useOpenPlan } from '../../plan/context';
-import { newId, setCover } from '../../plan/edit';
+import { setCover } from '../../plan/edit';
+import { newId } from '../../ui/tidy';
 import { GroupMark } from '../../ui/GroupMark';
 import { useAlternatives } from './asked';
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 
 import { useOpenPlan } from '../../plan/context';
-import { spokenDate } from '../../section/scale';
+import { spokenDate } from '../../ui/days';
 import { GroupMark } from '../../ui/GroupMark';
 import { useCandidates, type Candidate } from './asked';
 

@@ -2,9 +2,9 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 
 import { api, taken, type Schemas } from '../../api/client';
-import { useSession } from '../../account/useSession';
-import { useFieldNames } from '../../fields/useFieldPages';
-import { newId } from '../../plan/edit';
+import { useSession } from '../../api/useSession';
+import { useFieldNames } from '../../api/useFieldPages';
+import { newId } from '../../ui/tidy';
 import { useOpenPlan } from '../../plan/context';
 import { SelectField, TextField } from '../../ui/inputs';
 import { Panel } from '../../ui/Panel';

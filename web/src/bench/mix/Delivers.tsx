@@ -1,5 +1,5 @@
 import { useOpenPlan } from '../../plan/context';
-import { FigureText } from '../../ui/FigureText';
+import { FigureText } from '../../plan/FigureText';
 
 /** What the mix is forecast to deliver: mass, C:N and each ranked aim, with its band. */
 export function Delivers({ coverId, aims }: { coverId: string; aims: string[] }) {

@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 
 import { api, Refusal, taken, today, token, type Problem, type Schemas } from '../../api/client';
 import { useOpenPlan } from '../../plan/context';
-import { tidy } from '../../plan/edit';
+import { tidy } from '../../ui/tidy';
 import { jsonLines, type MixView, type Wishes } from './asked';
 import { FrontierChart } from './FrontierChart';
 import { WishForm } from './WishForm';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 
 import type { Problem, Schemas, UnitSymbol } from '../../api/client';
 import { useOpenPlan } from '../../plan/context';
-import { tidy } from '../../plan/edit';
+import { tidy } from '../../ui/tidy';
 import { GROUPS } from '../../ui/GroupMark';
 import { NumberField, problemAt, QuantityField, SelectField } from '../../ui/inputs';
 import type { Wishes } from './asked';
@@ -65,7 +65,7 @@ function Span({
   );
 }
 
-/** The bounds with one of them changed, or taken out when it is empty; undefined when none is left. */
+/** The bounds with one of them changed, or removed when it is empty; undefined when none is left. */
 export function without(
   bounds: Record<string, Bounds> | undefined,
   key: string,

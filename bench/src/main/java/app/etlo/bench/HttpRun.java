@@ -1,7 +1,7 @@
 package app.etlo.bench;
 
 import app.etlo.core.knowledge.KnowledgeLoader;
-import app.etlo.core.plan.Json;
+import app.etlo.core.plan.document.Json;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.URI;

@@ -1,6 +1,6 @@
 package app.etlo.bench;
 
-import app.etlo.core.plan.Json;
+import app.etlo.core.plan.document.Json;
 import app.etlo.testkit.Visitor;
 import java.util.ArrayList;
 import java.util.Arrays;

@@ -1,8 +1,8 @@
 package app.etlo.bench;
 
 import app.etlo.core.knowledge.KnowledgeLoader;
-import app.etlo.core.plan.Dossier;
-import app.etlo.core.plan.Json;
+import app.etlo.core.plan.document.Dossier;
+import app.etlo.core.plan.document.Json;
 import app.etlo.testkit.Visitor;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;

@@ -1,7 +1,7 @@
 package app.etlo.bench;
 
 import app.etlo.core.knowledge.KnowledgeLoader;
-import app.etlo.core.plan.Json;
+import app.etlo.core.plan.document.Json;
 import app.etlo.core.weather.WeatherGenerator;
 import app.etlo.testkit.Visitor;
 import com.fasterxml.jackson.databind.JsonNode;

@@ -1,8 +1,8 @@
 package app.etlo.bench;
 
 import app.etlo.core.knowledge.Knowledge;
-import app.etlo.core.plan.Dossier;
-import app.etlo.core.plan.PlanReader;
+import app.etlo.core.plan.document.Dossier;
+import app.etlo.core.plan.document.PlanReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
-import app.etlo.core.plan.Dossier;
-import app.etlo.core.plan.Json;
-import app.etlo.core.plan.PlanReader;
+import app.etlo.core.plan.document.Dossier;
+import app.etlo.core.plan.document.Json;
+import app.etlo.core.plan.document.PlanReader;
 import app.etlo.testkit.Postgres;
 import app.etlo.testkit.Visitor;
 import com.fasterxml.jackson.databind.node.ObjectNode;

@@ -85,7 +85,7 @@ class SharedDocumentTest {
                 lot.toString(),
                 with(lot, l -> l.put("germinationPercent", 70)).toString());
         assertThat(late.status()).isEqualTo(409);
-        assertThat(late.json().path("detail").asText()).contains("taken out elsewhere");
+        assertThat(late.json().path("detail").asText()).contains("removed elsewhere");
         JsonNode history =
                 browser.get("/api/history/lot/" + lot.path("id").asText()).json();
         assertThat(history.at("/0/removed").asBoolean()).isTrue();

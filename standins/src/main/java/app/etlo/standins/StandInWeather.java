@@ -3,7 +3,7 @@ package app.etlo.standins;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
 import app.etlo.core.knowledge.Station;
-import app.etlo.core.plan.Climates;
+import app.etlo.core.plan.timeline.Climates;
 import app.etlo.core.weather.Climate;
 import app.etlo.core.weather.WeatherSeries;
 import java.time.LocalDate;

@@ -6,7 +6,7 @@ import java.util.Optional;
 
 /**
  * One place at which two documents differ. The place is a path of member names and, inside lists, of the keys their entries
- * carry; what was added or taken out whole is one difference at its top.
+ * carry; what was added or removed whole is one difference at its top.
  *
  * @param before absent when the place was empty
  * @param after absent when it is empty now

@@ -1,5 +1,6 @@
 package app.etlo.core.plan;
 
+import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.quantity.UnitSystem;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -8,10 +9,10 @@ import java.util.List;
 import java.util.stream.Stream;
 
 /** The plans of the demo, evaluated for farms that all use one system of units. */
-final class DemoPlans {
+public final class DemoPlans {
     private DemoPlans() {}
 
-    static List<Evaluated> evaluated(UnitSystem units) throws IOException {
+    public static List<Evaluated> evaluated(UnitSystem units) throws IOException {
         try (Stream<Path> files = Files.list(Path.of("../server/src/main/resources/demo"))) {
             return files.sorted()
                     .map(f -> {

@@ -1,5 +1,8 @@
 package app.etlo.core.plan;
 
+import app.etlo.core.plan.chapter.Evaluated;
+import app.etlo.core.plan.chapter.Evaluator;
+import app.etlo.core.plan.document.Dossier;
 import java.time.LocalDate;
 
 /** Small plans of one rotation on a field with weather, for tests; what differs is put in as text. */
@@ -48,7 +51,8 @@ public final class FieldPlans {
     }
 
     /** A cover with its ranked aims. */
-    FieldPlans coverWithAims(String id, String relation, String crop, java.util.List<String> aims, String... species) {
+    public FieldPlans coverWithAims(
+            String id, String relation, String crop, java.util.List<String> aims, String... species) {
         cover(id, relation, crop, "", species);
         String words = aims.stream().map(a -> "\"" + a + "\"").collect(java.util.stream.Collectors.joining(","));
         covers = covers.replace("{\"id\":\"" + id + "\",", "{\"id\":\"" + id + "\",\"aims\":[" + words + "],");
@@ -74,12 +78,12 @@ public final class FieldPlans {
     }
 
     /** Lots of the store as members of a list. */
-    FieldPlans lots(String list) {
+    public FieldPlans lots(String list) {
         lots = list;
         return this;
     }
 
-    FieldPlans us() {
+    public FieldPlans us() {
         units = "us";
         return this;
     }
@@ -92,11 +96,11 @@ public final class FieldPlans {
                 """.formatted(crops, covers, operations, units, field, lots);
     }
 
-    Evaluated evaluated() {
+    public Evaluated evaluated() {
         return evaluated(AS_OF);
     }
 
-    Evaluated evaluated(LocalDate asOf) {
+    public Evaluated evaluated(LocalDate asOf) {
         Dossier d = Plans.read(text());
         return new Evaluator(Plans.KNOWLEDGE).evaluate(d.plan(), d.context(), asOf);
     }

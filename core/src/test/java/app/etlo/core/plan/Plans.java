@@ -2,6 +2,10 @@ package app.etlo.core.plan;
 
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
+import app.etlo.core.plan.chapter.Evaluated;
+import app.etlo.core.plan.chapter.Evaluator;
+import app.etlo.core.plan.document.Dossier;
+import app.etlo.core.plan.document.PlanReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

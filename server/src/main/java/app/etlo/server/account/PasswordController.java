@@ -1,6 +1,6 @@
 package app.etlo.server.account;
 
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.limits.Limited;

@@ -6,7 +6,7 @@ import java.util.Arrays;
 import java.util.Locale;
 
 /**
- * What somebody is in a practice. An assistant works on fields, plans and lots; people, and what is taken out for good, stay
+ * What somebody is in a practice. An assistant works on fields, plans and lots; people, and what is removed for good, stay
  * with the advisers.
  */
 public enum Role {

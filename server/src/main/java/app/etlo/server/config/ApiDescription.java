@@ -1,6 +1,6 @@
 package app.etlo.server.config;
 
-import app.etlo.core.plan.Operation;
+import app.etlo.core.plan.document.Operation;
 import app.etlo.server.documents.Described;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import io.swagger.v3.core.converter.AnnotatedType;

@@ -2,9 +2,9 @@ package app.etlo.server.config;
 
 import app.etlo.core.field.BoundaryRefused;
 import app.etlo.core.knowledge.CorrectionRefused;
-import app.etlo.core.plan.Json;
-import app.etlo.core.plan.Problem;
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.Json;
+import app.etlo.core.plan.document.Problem;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.server.account.Accounts;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonMappingException;

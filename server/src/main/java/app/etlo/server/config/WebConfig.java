@@ -1,7 +1,7 @@
 package app.etlo.server.config;
 
-import app.etlo.core.plan.BoundedValues;
-import app.etlo.server.access.AccessRule;
+import app.etlo.core.plan.document.BoundedValues;
+import app.etlo.server.account.AccessRule;
 import app.etlo.server.edge.BodyGate;
 import app.etlo.server.limits.RateLimit;
 import java.io.IOException;

@@ -1,8 +1,8 @@
 package app.etlo.server.demo;
 
 import app.etlo.core.knowledge.Knowledge;
-import app.etlo.core.plan.Dossier;
-import app.etlo.core.plan.PlanReader;
+import app.etlo.core.plan.document.Dossier;
+import app.etlo.core.plan.document.PlanReader;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.server.account.Accounts;
 import app.etlo.server.account.Adviser;

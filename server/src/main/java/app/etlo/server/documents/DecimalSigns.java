@@ -1,6 +1,6 @@
 package app.etlo.server.documents;
 
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.core.quantity.NumberText.DecimalSign;
 import java.util.Optional;
 

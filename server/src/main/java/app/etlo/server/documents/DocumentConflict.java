@@ -17,7 +17,7 @@ public final class DocumentConflict extends RuntimeException {
         this.overlaps = List.copyOf(overlaps);
     }
 
-    /** What is kept now; nothing when it was taken out. */
+    /** What is kept now; nothing when it was removed. */
     public Optional<String> current() {
         return current;
     }

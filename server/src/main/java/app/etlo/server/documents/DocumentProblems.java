@@ -1,6 +1,6 @@
 package app.etlo.server.documents;
 
-import app.etlo.core.plan.Json;
+import app.etlo.core.plan.document.Json;
 import java.util.List;
 import org.springframework.context.annotation.Bean;
 import org.springframework.core.Ordered;
@@ -20,7 +20,7 @@ class DocumentProblems {
                 HttpStatus.CONFLICT,
                 e.current().isPresent()
                         ? "This was changed elsewhere in the meantime. Your own is kept on this page."
-                        : "This was taken out elsewhere in the meantime. Your own is kept on this page.");
+                        : "This was removed elsewhere in the meantime. Your own is kept on this page.");
         e.current().ifPresent(c -> detail.setProperty("current", Json.tree(c)));
         detail.setProperty("theirs", e.theirs());
         detail.setProperty("overlaps", e.overlaps());

@@ -7,7 +7,7 @@ import java.time.Instant;
 import java.util.Optional;
 import org.hibernate.annotations.Immutable;
 
-/** One save of a farm, a field or a lot; without a document when it was taken out. */
+/** One save of a farm, a field or a lot; without a document when it was removed. */
 @Entity
 @Immutable
 @Table(name = "document_revision")

@@ -4,8 +4,8 @@ import app.etlo.core.change.Difference;
 import app.etlo.core.change.Differences;
 import app.etlo.core.change.Merge;
 import app.etlo.core.knowledge.Knowledge;
-import app.etlo.core.plan.DifferenceWords;
-import app.etlo.core.plan.Json;
+import app.etlo.core.plan.document.Json;
+import app.etlo.core.plan.shown.DifferenceWords;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.time.Clock;
 import java.util.List;
@@ -45,7 +45,7 @@ public class SharedDocuments {
     /**
      * A save of one kept document.
      *
-     * @param document absent when it was taken out
+     * @param document absent when it was removed
      */
     public record Kept(long id, String author, java.time.Instant savedAt, Optional<String> document) {}
 

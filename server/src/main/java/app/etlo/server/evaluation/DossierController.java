@@ -1,11 +1,11 @@
 package app.etlo.server.evaluation;
 
 import app.etlo.core.knowledge.Knowledge;
-import app.etlo.core.plan.Dossier;
-import app.etlo.core.plan.PlanCost;
-import app.etlo.core.plan.PlanDocument;
-import app.etlo.core.plan.PlanReader;
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.Dossier;
+import app.etlo.core.plan.document.PlanCost;
+import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.core.plan.document.PlanReader;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;

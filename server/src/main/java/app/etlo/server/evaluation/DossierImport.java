@@ -1,11 +1,11 @@
 package app.etlo.server.evaluation;
 
 import app.etlo.core.knowledge.Knowledge;
-import app.etlo.core.plan.DifferenceWords;
-import app.etlo.core.plan.Dossier;
-import app.etlo.core.plan.Json;
-import app.etlo.core.plan.PlanDocument;
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.Dossier;
+import app.etlo.core.plan.document.Json;
+import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.core.plan.document.Refused;
+import app.etlo.core.plan.shown.DifferenceWords;
 import app.etlo.server.farm.FarmStore;
 import app.etlo.server.knowledge.Corrections;
 import app.etlo.server.plan.PlanStore;

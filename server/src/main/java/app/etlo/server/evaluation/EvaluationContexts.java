@@ -1,12 +1,12 @@
 package app.etlo.server.evaluation;
 
-import app.etlo.core.plan.Context;
-import app.etlo.core.plan.Context.FarmEntry;
-import app.etlo.core.plan.Context.LotEntry;
-import app.etlo.core.plan.FieldEntry;
-import app.etlo.core.plan.ForecastEntry;
-import app.etlo.core.plan.PlanDocument;
-import app.etlo.core.plan.WeatherEntry;
+import app.etlo.core.plan.document.Context;
+import app.etlo.core.plan.document.Context.FarmEntry;
+import app.etlo.core.plan.document.Context.LotEntry;
+import app.etlo.core.plan.document.FieldEntry;
+import app.etlo.core.plan.document.ForecastEntry;
+import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.core.plan.document.WeatherEntry;
 import app.etlo.server.farm.FarmStore;
 import app.etlo.server.knowledge.Corrections;
 import app.etlo.server.outside.Outside;

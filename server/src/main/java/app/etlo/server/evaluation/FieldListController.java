@@ -1,7 +1,7 @@
 package app.etlo.server.evaluation;
 
-import app.etlo.core.plan.Evaluation;
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.Refused;
+import app.etlo.core.plan.shown.Evaluation;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;

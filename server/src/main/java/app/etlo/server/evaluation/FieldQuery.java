@@ -1,7 +1,7 @@
 package app.etlo.server.evaluation;
 
-import app.etlo.core.plan.Json;
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.Json;
+import app.etlo.core.plan.document.Refused;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
 import java.util.Base64;

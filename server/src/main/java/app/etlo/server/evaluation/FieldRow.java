@@ -1,7 +1,7 @@
 package app.etlo.server.evaluation;
 
 import app.etlo.core.advice.Weight;
-import app.etlo.core.plan.Evaluation;
+import app.etlo.core.plan.shown.Evaluation;
 import app.etlo.core.quantity.UnitSystem;
 import java.util.Optional;
 

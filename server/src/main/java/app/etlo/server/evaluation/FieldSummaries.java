@@ -1,14 +1,14 @@
 package app.etlo.server.evaluation;
 
-import app.etlo.core.plan.Context;
-import app.etlo.core.plan.Evaluated;
-import app.etlo.core.plan.Evaluation;
-import app.etlo.core.plan.EvaluationWriter;
-import app.etlo.core.plan.Json;
-import app.etlo.core.plan.PlanDocument;
-import app.etlo.core.plan.Refused;
-import app.etlo.core.plan.SeedNeeds;
-import app.etlo.core.plan.SeedNeeds.SeedNeed;
+import app.etlo.core.plan.asked.SeedNeeds;
+import app.etlo.core.plan.asked.SeedNeeds.SeedNeed;
+import app.etlo.core.plan.chapter.Evaluated;
+import app.etlo.core.plan.document.Context;
+import app.etlo.core.plan.document.Json;
+import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.core.plan.document.Refused;
+import app.etlo.core.plan.shown.Evaluation;
+import app.etlo.core.plan.shown.EvaluationWriter;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.server.documents.DocumentText;
 import app.etlo.server.evaluation.FieldRow.TopNote;

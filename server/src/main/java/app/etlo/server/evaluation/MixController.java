@@ -1,15 +1,15 @@
 package app.etlo.server.evaluation;
 
-import app.etlo.core.plan.Alternatives;
-import app.etlo.core.plan.Candidates;
-import app.etlo.core.plan.Failures;
-import app.etlo.core.plan.Json;
-import app.etlo.core.plan.MixProposals;
-import app.etlo.core.plan.MixProposals.MixView;
-import app.etlo.core.plan.MixProposals.Proposed;
-import app.etlo.core.plan.MixProposals.WishesEntry;
-import app.etlo.core.plan.PlanDocument;
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.asked.Alternatives;
+import app.etlo.core.plan.asked.Candidates;
+import app.etlo.core.plan.asked.Failures;
+import app.etlo.core.plan.asked.MixProposals;
+import app.etlo.core.plan.asked.MixProposals.MixView;
+import app.etlo.core.plan.asked.MixProposals.Proposed;
+import app.etlo.core.plan.asked.MixProposals.WishesEntry;
+import app.etlo.core.plan.document.Json;
+import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.limits.Limited;

@@ -1,12 +1,12 @@
 package app.etlo.server.evaluation;
 
-import app.etlo.core.plan.PlanDocument;
-import app.etlo.core.plan.Refused;
-import app.etlo.core.replay.ReplayChoice;
-import app.etlo.core.replay.ReplayViews.DayView;
-import app.etlo.core.replay.ReplayViews.EndView;
-import app.etlo.core.replay.ReplayViews.OtherDays;
-import app.etlo.core.replay.ReplayViews.YearsView;
+import app.etlo.core.plan.asked.ReplayChoice;
+import app.etlo.core.plan.asked.ReplayViews.DayView;
+import app.etlo.core.plan.asked.ReplayViews.EndView;
+import app.etlo.core.plan.asked.ReplayViews.OtherDays;
+import app.etlo.core.plan.asked.ReplayViews.YearsView;
+import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.limits.Limited;

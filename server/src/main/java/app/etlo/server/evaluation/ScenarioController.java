@@ -1,11 +1,11 @@
 package app.etlo.server.evaluation;
 
-import app.etlo.core.plan.ComparedPlans;
-import app.etlo.core.plan.ComparedPlans.ComparedFigure;
-import app.etlo.core.plan.Evaluated;
-import app.etlo.core.plan.Evaluation;
-import app.etlo.core.plan.EvaluationWriter;
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.chapter.Evaluated;
+import app.etlo.core.plan.document.Refused;
+import app.etlo.core.plan.shown.ComparedPlans;
+import app.etlo.core.plan.shown.ComparedPlans.ComparedFigure;
+import app.etlo.core.plan.shown.Evaluation;
+import app.etlo.core.plan.shown.EvaluationWriter;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.documents.NotFound;

@@ -1,14 +1,14 @@
 package app.etlo.server.evaluation;
 
 import app.etlo.core.knowledge.Knowledge;
-import app.etlo.core.plan.Context.LotEntry;
-import app.etlo.core.plan.LotCsv;
-import app.etlo.core.plan.PlanDocument;
-import app.etlo.core.plan.Refused;
-import app.etlo.core.plan.SeedNeeds;
-import app.etlo.core.plan.SeedNeeds.SeedNeed;
-import app.etlo.core.plan.SeedOrders;
-import app.etlo.core.plan.SeedOrders.Order;
+import app.etlo.core.plan.asked.SeedNeeds;
+import app.etlo.core.plan.asked.SeedNeeds.SeedNeed;
+import app.etlo.core.plan.asked.SeedOrders;
+import app.etlo.core.plan.asked.SeedOrders.Order;
+import app.etlo.core.plan.document.Context.LotEntry;
+import app.etlo.core.plan.document.LotCsv;
+import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Accounts;

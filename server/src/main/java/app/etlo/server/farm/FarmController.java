@@ -2,10 +2,10 @@ package app.etlo.server.farm;
 
 import app.etlo.core.field.BoundaryReader;
 import app.etlo.core.field.FieldArea;
-import app.etlo.core.plan.Context.FarmEntry;
-import app.etlo.core.plan.FieldEntry;
-import app.etlo.core.plan.Refused;
-import app.etlo.core.plan.SoilTestCsv;
+import app.etlo.core.plan.document.Context.FarmEntry;
+import app.etlo.core.plan.document.FieldEntry;
+import app.etlo.core.plan.document.Refused;
+import app.etlo.core.plan.document.SoilTestCsv;
 import app.etlo.core.quantity.Unit;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;

@@ -1,11 +1,11 @@
 package app.etlo.server.farm;
 
 import app.etlo.core.knowledge.Knowledge;
-import app.etlo.core.plan.Context.FarmEntry;
-import app.etlo.core.plan.ContextCheck;
-import app.etlo.core.plan.FieldEntry;
-import app.etlo.core.plan.Json;
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.Context.FarmEntry;
+import app.etlo.core.plan.document.ContextCheck;
+import app.etlo.core.plan.document.FieldEntry;
+import app.etlo.core.plan.document.Json;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.server.documents.DocumentText;
 import app.etlo.server.documents.NotFound;
 import app.etlo.server.documents.SharedDocuments;

@@ -6,7 +6,7 @@ import app.etlo.core.knowledge.Group;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.knowledge.SpeciesColumn;
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.core.working.Source;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;

@@ -1,6 +1,5 @@
 package app.etlo.server.limits;
 
-import app.etlo.server.account.Adviser;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import io.github.bucket4j.Bucket;
@@ -10,6 +9,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.Duration;
 import org.springframework.boot.context.properties.EnableConfigurationProperties;
+import org.springframework.security.authentication.AnonymousAuthenticationToken;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
@@ -68,6 +68,6 @@ public class RateLimit implements HandlerInterceptor {
     private static String session(HttpServletRequest request) {
         Authentication who = SecurityContextHolder.getContext().getAuthentication();
         HttpSession session = request.getSession(false);
-        return session != null && who != null && who.getPrincipal() instanceof Adviser ? session.getId() : "";
+        return session != null && who != null && !(who instanceof AnonymousAuthenticationToken) ? session.getId() : "";
     }
 }

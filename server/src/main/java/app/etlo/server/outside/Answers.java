@@ -1,8 +1,8 @@
 package app.etlo.server.outside;
 
-import app.etlo.core.plan.ForecastEntry;
-import app.etlo.core.plan.Json;
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.ForecastEntry;
+import app.etlo.core.plan.document.Json;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.core.weather.Forecast;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.time.DateTimeException;

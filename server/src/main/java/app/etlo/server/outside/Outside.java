@@ -1,9 +1,9 @@
 package app.etlo.server.outside;
 
-import app.etlo.core.plan.Climates;
-import app.etlo.core.plan.FieldEntry;
-import app.etlo.core.plan.ForecastEntry;
-import app.etlo.core.plan.Json;
+import app.etlo.core.plan.document.FieldEntry;
+import app.etlo.core.plan.document.ForecastEntry;
+import app.etlo.core.plan.document.Json;
+import app.etlo.core.plan.timeline.Climates;
 import app.etlo.server.documents.DocumentText;
 import app.etlo.server.weather.WeatherChanged;
 import com.github.kagkarlsson.scheduler.SchedulerClient;

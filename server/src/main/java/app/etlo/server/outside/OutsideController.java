@@ -1,7 +1,7 @@
 package app.etlo.server.outside;
 
-import app.etlo.core.plan.FieldEntry;
-import app.etlo.core.plan.ForecastEntry;
+import app.etlo.core.plan.document.FieldEntry;
+import app.etlo.core.plan.document.ForecastEntry;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;

@@ -1,6 +1,6 @@
 package app.etlo.server.people;
 
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.server.account.Adviser;
 import app.etlo.server.account.Role;
 import app.etlo.server.account.Sessions;

@@ -1,6 +1,6 @@
 package app.etlo.server.people;
 
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;

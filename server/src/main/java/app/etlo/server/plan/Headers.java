@@ -1,6 +1,6 @@
 package app.etlo.server.plan;
 
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.Refused;
 
 /** Reads the headers that make a save safe to repeat and to refuse. */
 final class Headers {

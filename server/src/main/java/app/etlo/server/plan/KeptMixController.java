@@ -1,10 +1,10 @@
 package app.etlo.server.plan;
 
 import app.etlo.core.knowledge.Knowledge;
-import app.etlo.core.plan.Json;
-import app.etlo.core.plan.PlanDocument.MixEntry;
-import app.etlo.core.plan.Problem;
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.Json;
+import app.etlo.core.plan.document.PlanDocument.MixEntry;
+import app.etlo.core.plan.document.Problem;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;
@@ -13,7 +13,6 @@ import app.etlo.server.documents.NotFound;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.http.HttpStatus;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -33,12 +32,10 @@ class KeptMixController {
     private static final int MOST_MIXES = 500;
 
     private final KeptMixRepository rows;
-    private final JdbcClient jdbc;
     private final Knowledge knowledge;
     private final DocumentText text;
 
-    KeptMixController(KeptMixRepository rows, JdbcClient jdbc, Knowledge knowledge, DocumentText text) {
-        this.jdbc = jdbc;
+    KeptMixController(KeptMixRepository rows, Knowledge knowledge, DocumentText text) {
         this.rows = rows;
         this.knowledge = knowledge;
         this.text = text;
@@ -61,12 +58,7 @@ class KeptMixController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     public void keep(@PathVariable String mixId, @RequestBody KeptMix kept, @AuthenticationPrincipal Adviser adviser) {
         check(mixId, kept);
-        // in one statement: two who keep the first of a name at once both succeed, and the later one counts
-        jdbc.sql("insert into kept_mix (workspace_id, ref, version, document) values (?, ?, 0, ?)"
-                        + " on conflict (workspace_id, ref) do update"
-                        + " set document = excluded.document, version = kept_mix.version + 1")
-                .params(adviser.workspaceId(), mixId, Json.write(kept))
-                .update();
+        rows.keep(adviser.workspaceId(), mixId, Json.write(kept));
     }
 
     @Access(Who.ADVISER)
@@ -96,7 +88,7 @@ class KeptMixController {
                             new Problem("/mix/components", "'" + c.species() + "' is not a species of the library")));
         }
         if (rows.count() >= MOST_MIXES && rows.findByRef(mixId).isEmpty()) {
-            problems.add(new Problem("", "at most " + MOST_MIXES + " mixes are kept; take one out first"));
+            problems.add(new Problem("", "at most " + MOST_MIXES + " mixes are kept; remove one first"));
         }
         if (!problems.isEmpty()) {
             throw new Refused(problems);

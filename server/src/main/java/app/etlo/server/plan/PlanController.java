@@ -1,7 +1,7 @@
 package app.etlo.server.plan;
 
-import app.etlo.core.plan.PlanDocument;
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;

@@ -1,7 +1,7 @@
 package app.etlo.server.plan;
 
-import app.etlo.core.plan.DifferenceWords;
-import app.etlo.core.plan.Json;
+import app.etlo.core.plan.document.Json;
+import app.etlo.core.plan.shown.DifferenceWords;
 import app.etlo.server.people.People;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.time.Instant;

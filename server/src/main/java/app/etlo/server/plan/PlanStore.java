@@ -2,11 +2,11 @@ package app.etlo.server.plan;
 
 import app.etlo.core.change.Differences;
 import app.etlo.core.change.Merge;
-import app.etlo.core.plan.Json;
-import app.etlo.core.plan.PlanCost;
-import app.etlo.core.plan.PlanDocument;
-import app.etlo.core.plan.PlanReader;
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.Json;
+import app.etlo.core.plan.document.PlanCost;
+import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.core.plan.document.PlanReader;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.server.documents.NotFound;
 import app.etlo.server.farm.FarmStore;
 import com.fasterxml.jackson.databind.JsonNode;

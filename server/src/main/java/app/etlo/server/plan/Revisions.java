@@ -1,7 +1,7 @@
 package app.etlo.server.plan;
 
-import app.etlo.core.plan.PlanReader;
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.PlanReader;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.server.documents.NotFound;
 import java.time.Clock;
 import java.util.List;

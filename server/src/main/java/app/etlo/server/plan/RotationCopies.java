@@ -1,8 +1,8 @@
 package app.etlo.server.plan;
 
-import app.etlo.core.plan.PlanDocument;
-import app.etlo.core.plan.Refused;
-import app.etlo.core.plan.Rotations;
+import app.etlo.core.plan.chapter.Rotations;
+import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.server.farm.FarmStore;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;

@@ -1,9 +1,9 @@
 package app.etlo.server.seed;
 
 import app.etlo.core.knowledge.Knowledge;
-import app.etlo.core.plan.Context.LotEntry;
-import app.etlo.core.plan.LotCsv;
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.Context.LotEntry;
+import app.etlo.core.plan.document.LotCsv;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;

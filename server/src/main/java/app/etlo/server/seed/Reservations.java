@@ -1,8 +1,8 @@
 package app.etlo.server.seed;
 
-import app.etlo.core.plan.Context.LotEntry;
-import app.etlo.core.plan.Problem;
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.document.Context.LotEntry;
+import app.etlo.core.plan.document.Problem;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;

@@ -1,9 +1,9 @@
 package app.etlo.server.seed;
 
 import app.etlo.core.knowledge.Knowledge;
-import app.etlo.core.plan.Context.LotEntry;
-import app.etlo.core.plan.ContextCheck;
-import app.etlo.core.plan.Json;
+import app.etlo.core.plan.document.Context.LotEntry;
+import app.etlo.core.plan.document.ContextCheck;
+import app.etlo.core.plan.document.Json;
 import app.etlo.server.documents.DocumentText;
 import app.etlo.server.documents.NotFound;
 import app.etlo.server.documents.SharedDocuments;
@@ -46,7 +46,7 @@ public class SeedStore {
      * Adds a lot, or saves what was changed of it.
      *
      * @param base the lot as the editor found it; absent for a new one
-     * @throws app.etlo.core.plan.Refused when it cannot be
+     * @throws app.etlo.core.plan.document.Refused when it cannot be
      * @throws app.etlo.server.documents.DocumentConflict when somebody else changed the same, or took it out
      */
     public LotEntry put(Optional<LotEntry> base, LotEntry mine, String author) {

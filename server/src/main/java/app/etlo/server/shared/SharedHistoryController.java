@@ -1,11 +1,11 @@
 package app.etlo.server.shared;
 
 import app.etlo.core.knowledge.Knowledge;
-import app.etlo.core.plan.Context.FarmEntry;
-import app.etlo.core.plan.Context.LotEntry;
-import app.etlo.core.plan.DifferenceWords;
-import app.etlo.core.plan.FieldEntry;
-import app.etlo.core.plan.Json;
+import app.etlo.core.plan.document.Context.FarmEntry;
+import app.etlo.core.plan.document.Context.LotEntry;
+import app.etlo.core.plan.document.FieldEntry;
+import app.etlo.core.plan.document.Json;
+import app.etlo.core.plan.shown.DifferenceWords;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;
@@ -62,7 +62,7 @@ class SharedHistoryController {
     /**
      * One save.
      *
-     * @param removed whether it was taken out
+     * @param removed whether it was removed
      * @param changes what differs from the save before, in words; nothing for the first that is known
      */
     record SharedEntry(long id, String author, Instant savedAt, boolean removed, List<String> changes) {}

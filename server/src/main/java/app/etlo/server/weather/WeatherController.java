@@ -1,10 +1,10 @@
 package app.etlo.server.weather;
 
 import app.etlo.core.knowledge.Knowledge;
-import app.etlo.core.plan.ClimateView;
-import app.etlo.core.plan.Climates;
-import app.etlo.core.plan.Refused;
-import app.etlo.core.plan.WeatherEntry;
+import app.etlo.core.plan.document.Refused;
+import app.etlo.core.plan.document.WeatherEntry;
+import app.etlo.core.plan.shown.ClimateView;
+import app.etlo.core.plan.timeline.Climates;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.weather.Reading;
 import app.etlo.core.weather.UnreadableWeather;

@@ -1,8 +1,8 @@
 package app.etlo.server.weather;
 
-import app.etlo.core.plan.ContextCheck;
-import app.etlo.core.plan.Json;
-import app.etlo.core.plan.WeatherEntry;
+import app.etlo.core.plan.document.ContextCheck;
+import app.etlo.core.plan.document.Json;
+import app.etlo.core.plan.document.WeatherEntry;
 import app.etlo.server.documents.DocumentText;
 import app.etlo.server.documents.NotFound;
 import com.github.benmanes.caffeine.cache.Cache;

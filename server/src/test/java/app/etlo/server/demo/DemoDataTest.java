@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
-import app.etlo.core.plan.Context.FarmEntry;
-import app.etlo.core.plan.Dossier;
-import app.etlo.core.plan.Evaluation;
-import app.etlo.core.plan.EvaluationWriter;
-import app.etlo.core.plan.Evaluator;
-import app.etlo.core.plan.PlanReader;
+import app.etlo.core.plan.chapter.Evaluator;
+import app.etlo.core.plan.document.Context.FarmEntry;
+import app.etlo.core.plan.document.Dossier;
+import app.etlo.core.plan.document.PlanReader;
+import app.etlo.core.plan.shown.Evaluation;
+import app.etlo.core.plan.shown.EvaluationWriter;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.rotation.WindowKind;
 import java.io.IOException;

@@ -1,0 +1,106 @@
+package app.etlo.core.plan.asked;
+
+import app.etlo.core.knowledge.Group;
+import app.etlo.core.plan.chapter.Evaluated;
+import app.etlo.core.plan.chapter.Evaluated.CoverResult;
+import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.core.plan.document.PlanDocument.AlternativeEntry;
+import app.etlo.core.plan.document.PlanDocument.CoverEntry;
+import app.etlo.core.plan.document.PlanDocument.MixEntry;
+import app.etlo.core.plan.document.PlanEdit;
+import app.etlo.core.plan.document.Refused;
+import app.etlo.core.plan.shown.Evaluation.FigureView;
+import app.etlo.core.plan.shown.EvaluationWriter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+
+/** The mixes that are weighed against each other for a cover, each worked out in the plan as if it were the cover's own. */
+public final class Alternatives {
+    private Alternatives() {}
+
+    /**
+     * @param id of the alternative, empty for the cover's own mix
+     * @param figures cost, seed, live seeds, dry tops, C:N and the aims, where they are there
+     * @param notes heaviest weight and count of the notes about its mix
+     */
+    public record MixColumn(
+            Optional<String> id,
+            String name,
+            List<FigureView> figures,
+            List<MixPartView> parts,
+            int stops,
+            int thinks) {}
+
+    public record MixPartView(String species, String name, Group group, FigureView seeds, Optional<FigureView> stand) {}
+
+    /**
+     * The cover's own mix first.
+     *
+     * @param evaluate works a plan out
+     */
+    public static List<MixColumn> of(PlanDocument plan, String coverId, Function<PlanDocument, Evaluated> evaluate) {
+        CoverEntry cover = plan.covers().stream()
+                .filter(c -> c.id().equals(coverId))
+                .findFirst()
+                .orElseThrow(() -> new Refused("/coverId", "the plan has no such cover"));
+        List<MixColumn> columns = new ArrayList<>();
+        columns.add(column(Optional.empty(), "own mix", coverId, evaluate.apply(plan)));
+        for (AlternativeEntry a : cover.alternatives().orElse(List.of())) {
+            columns.add(column(Optional.of(a.id()), a.name(), coverId, evaluate.apply(mixed(plan, coverId, a.mix()))));
+        }
+        return columns;
+    }
+
+    /** The plan with another mix in a cover. */
+    static PlanDocument mixed(PlanDocument plan, String coverId, MixEntry mix) {
+        UnaryOperator<CoverEntry> put = c ->
+                new CoverEntry(c.id(), c.place(), c.aims(), Optional.of(mix), c.stand(), c.alternatives(), c.checks());
+        return PlanEdit.cover(plan, coverId, put);
+    }
+
+    private static MixColumn column(Optional<String> id, String name, String coverId, Evaluated e) {
+        CoverResult cover = e.covers().stream()
+                .filter(c -> c.entry().id().equals(coverId))
+                .findFirst()
+                .orElseThrow();
+        String at = "mix/" + coverId + "/";
+        Stream<String> wanted = Stream.concat(
+                Stream.of("costPerHa", "bulk", "seeds", "mass", "cn"),
+                cover.entry().aims().orElse(List.of()).stream().map(a -> "aim/" + a));
+        return new MixColumn(
+                id,
+                name,
+                wanted.map(f -> view(e, at + f)).filter(Objects::nonNull).toList(),
+                cover.blend().map(b -> b.rates()).orElse(List.of()).stream()
+                        .map(r -> {
+                            String s = r.component().species().id();
+                            return new MixPartView(
+                                    s,
+                                    r.component().species().name(),
+                                    r.component().species().group(),
+                                    view(e, at + s + "/seedShare"),
+                                    Optional.ofNullable(view(e, at + s + "/standShare")));
+                        })
+                        .toList(),
+                count(e, coverId, "stop"),
+                count(e, coverId, "think"));
+    }
+
+    private static FigureView view(Evaluated e, String figure) {
+        return Optional.ofNullable(e.figures().get(figure))
+                .map(f -> EvaluationWriter.figure(f, e))
+                .orElse(null);
+    }
+
+    private static int count(Evaluated e, String coverId, String weight) {
+        return (int) e.notes().stream()
+                .filter(n -> n.weight().id().equals(weight) && n.step().id().equals("mix"))
+                .filter(n -> n.subject().equals(coverId) || n.subject().startsWith(coverId + "/"))
+                .count();
+    }
+}

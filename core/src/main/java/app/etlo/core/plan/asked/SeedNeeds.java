@@ -1,0 +1,59 @@
+package app.etlo.core.plan.asked;
+
+import app.etlo.core.mix.SeedRate;
+import app.etlo.core.plan.chapter.Evaluated;
+import app.etlo.core.plan.chapter.Evaluated.CoverResult;
+import app.etlo.core.plan.shown.EvaluationWriter;
+import app.etlo.core.quantity.Unit;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/** The seed that a plan's covers still need, species by species. */
+public final class SeedNeeds {
+    /** Seed is wanted in the yard so many days before sowing. Common practice. */
+    private static final int AHEAD_DAYS = 14;
+
+    private SeedNeeds() {}
+
+    /**
+     * @param cropId the crop that follows the cover, by which its mix is opened
+     * @param lotId the lot the mix names, if it does
+     * @param kilograms with waste, for the sown area
+     * @param neededBy day it should lie in the yard; empty while the sowing has no date
+     */
+    public record SeedNeed(
+            String planId,
+            String coverId,
+            String coverName,
+            Optional<String> cropId,
+            String species,
+            String speciesName,
+            Optional<String> lotId,
+            double kilograms,
+            Optional<LocalDate> sown,
+            Optional<LocalDate> neededBy) {}
+
+    /** What the covers that are still to be sown need. */
+    public static List<SeedNeed> of(Evaluated e) {
+        return e.covers().stream()
+                .filter(c -> c.sown().map(d -> !d.isBefore(e.asOf())).orElse(true))
+                .flatMap(
+                        c -> c.blend().stream().flatMap(b -> b.rates().stream()).map(r -> need(e, c, r)))
+                .toList();
+    }
+
+    private static SeedNeed need(Evaluated e, CoverResult c, SeedRate r) {
+        return new SeedNeed(
+                e.plan().id(),
+                c.entry().id(),
+                EvaluationWriter.name(c),
+                c.next().map(n -> n.id()),
+                r.component().species().id(),
+                r.component().species().name(),
+                r.component().lot().map(l -> l.id()),
+                r.seedKg().in(Unit.KILOGRAM),
+                c.sown(),
+                c.sown().map(d -> d.minusDays(AHEAD_DAYS)));
+    }
+}

@@ -1,0 +1,223 @@
+package app.etlo.core.plan.asked;
+
+import app.etlo.core.ground.GroundVariation;
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.PlantKind;
+import app.etlo.core.plan.chapter.Evaluated;
+import app.etlo.core.plan.chapter.Evaluator;
+import app.etlo.core.plan.document.Context;
+import app.etlo.core.plan.document.Operation;
+import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.core.plan.document.PlanEdit;
+import app.etlo.core.plan.document.PlanLookup;
+import app.etlo.core.plan.growth.GroundEvents;
+import app.etlo.core.plan.growth.PlanGround;
+import app.etlo.core.plan.shown.Evaluation.FigureView;
+import app.etlo.core.plan.shown.EvaluationWriter;
+import app.etlo.core.quantity.Shown;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.working.Figure;
+import app.etlo.core.working.Source;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+
+/**
+ * Which inputs move a simulated figure most: each is put to its 1-in-10 and its 9-in-10 value while all others stay, and the plan is
+ * worked out again. The spans are Etlo's own, round.
+ */
+public final class Sensitivities {
+    public static final Source SPANS = Source.own("round spans of what is not known of a field; one input at a time");
+
+    /** Figures that rest on the simulation. */
+    private static final List<String> PREFIXES = List.of("grow/", "mix/");
+
+    /** Bands narrower than this share of the middle are of high confidence, than the second of medium. */
+    private static final double HIGH_BELOW = 0.5;
+
+    private static final double MEDIUM_BELOW = 1.2;
+    private static final String DERIVED =
+            "; most of what grows does so by numbers derived from other species and tuned on nothing, so one class less";
+
+    private static final int SHIFT_DAYS = 7;
+
+    private Sensitivities() {}
+
+    /**
+     * How far a figure can be relied on: by the width of its band, which holds the spread of the weather years and the stated error of
+     * the model, and one class less where most of what grows does so by numbers that Etlo derived and tuned on nothing.
+     */
+    public enum Confidence {
+        HIGH("high", "the band is under half of the middle"),
+        MEDIUM("medium", "the band is between a half and 1.2 times the middle"),
+        LOW("low", "the band is over 1.2 times the middle");
+
+        private final String id;
+        private final String words;
+
+        Confidence(String id, String words) {
+            this.id = id;
+            this.words = words;
+        }
+
+        @com.fasterxml.jackson.annotation.JsonValue
+        public String id() {
+            return id;
+        }
+
+        private Confidence less() {
+            return this == HIGH ? MEDIUM : LOW;
+        }
+    }
+
+    /**
+     * @param figure in the middle
+     * @param confidence class of the width of its band, weather and model together
+     * @param because the class in words
+     * @param moves widest first
+     */
+    public record SensitivityView(
+            FigureView figure, Confidence confidence, String because, String source, List<Move> moves) {}
+
+    /**
+     * What one input does.
+     *
+     * @param from what it was put to, in words
+     * @param low the figure with the input at its low end, in the figure's shown unit
+     */
+    public record Move(
+            String input, String from, String to, double low, double high, String lowText, String highText) {}
+
+    private record Knob(
+            String input,
+            String from,
+            String to,
+            Function<GroundVariation, GroundVariation> low,
+            Function<GroundVariation, GroundVariation> high) {}
+
+    private static final List<Knob> KNOBS = List.of(
+            new Knob("plants that come up", "× 0.7", "× 1.15", v -> v.emergence(0.7), v -> v.emergence(1.15)),
+            new Knob("use of light", "× 0.88", "× 1.12", v -> v.lightUse(0.88), v -> v.lightUse(1.12)),
+            new Knob("degree days to bloom", "× 0.9", "× 1.1", v -> v.toFlower(0.9), v -> v.toFlower(1.1)),
+            new Knob(
+                    "hardiness",
+                    "2 °C (3.6 °F) hardier",
+                    "2 °C (3.6 °F) tenderer",
+                    v -> v.hardiness(-2),
+                    v -> v.hardiness(2)),
+            new Knob("nitrogen from humus", "× 0.7", "× 1.3", v -> v.humus(0.7), v -> v.humus(1.3)),
+            new Knob("nitrate at the start", "× 0.5", "× 1.6", v -> v.nitrate(0.5), v -> v.nitrate(1.6)),
+            new Knob(
+                    "water at the start",
+                    "less by a quarter",
+                    "more by a quarter",
+                    v -> v.water(-0.25),
+                    v -> v.water(0.25)),
+            new Knob("rain of the field", "× 0.85", "× 1.15", v -> v.rain(0.85), v -> v.rain(1.15)));
+
+    /**
+     * Of a figure of a plan; empty where the plan has no such figure or it does not rest on the simulation.
+     */
+    public static Optional<SensitivityView> of(
+            Evaluator evaluator, PlanDocument plan, Context context, LocalDate asOf, String figureId) {
+        Evaluated usual = evaluator.evaluate(plan, context, asOf);
+        Figure figure = usual.figures().get(figureId);
+        if (figure == null || usual.ground().isEmpty() || PREFIXES.stream().noneMatch(figureId::startsWith)) {
+            return Optional.empty();
+        }
+        Unit shown = usual.units().shown(figure.unit());
+        List<Move> moves = new ArrayList<>();
+        for (Knob k : KNOBS) {
+            move(
+                            k.input(),
+                            k.from(),
+                            k.to(),
+                            evaluator.evaluate(plan, context, asOf, k.low().apply(GroundVariation.NONE)),
+                            evaluator.evaluate(plan, context, asOf, k.high().apply(GroundVariation.NONE)),
+                            figureId,
+                            shown)
+                    .ifPresent(moves::add);
+        }
+        cover(figureId)
+                .flatMap(id -> shifted(plan, id, -SHIFT_DAYS)
+                        .flatMap(early -> shifted(plan, id, SHIFT_DAYS)
+                                .flatMap(late -> move(
+                                        "day of sowing",
+                                        "a week earlier",
+                                        "a week later",
+                                        evaluator.evaluate(early, context, asOf),
+                                        evaluator.evaluate(late, context, asOf),
+                                        figureId,
+                                        shown))))
+                .ifPresent(moves::add);
+        moves.sort(Comparator.comparingDouble((Move m) -> -Math.abs(m.high() - m.low())));
+        Confidence width = confidence(figure);
+        boolean derived = restsOnDerived(usual, figureId);
+        Confidence confidence = derived ? width.less() : width;
+        return Optional.of(new SensitivityView(
+                EvaluationWriter.figure(figure, usual),
+                confidence,
+                derived ? width.words + DERIVED : width.words,
+                SPANS.text(),
+                moves));
+    }
+
+    private static Confidence confidence(Figure f) {
+        double width = (f.value().high() - f.value().low()) / Math.max(1e-9, Math.abs(f.middle()));
+        return width <= HIGH_BELOW ? Confidence.HIGH : width <= MEDIUM_BELOW ? Confidence.MEDIUM : Confidence.LOW;
+    }
+
+    /** Whether over half of the plants of a stand, or of all stands for the whole rotation, are of kinds or species not tuned on. */
+    private static boolean restsOnDerived(Evaluated e, String figureId) {
+        PlanGround ground = e.ground().orElseThrow();
+        List<String> of = cover(figureId).filter(id -> !ground.plants(id).isEmpty()).stream()
+                .toList();
+        List<GroundEvents.Standing> plants = ground.standings().stream()
+                .filter(s -> of.isEmpty() || of.contains(s.standId()))
+                .toList();
+        long tuned =
+                plants.stream().filter(s -> isTuned(e.knowledge(), s.plantId())).count();
+        return 2 * tuned < plants.size();
+    }
+
+    /** A crop, or a species, that a tuned kind was tuned on. */
+    private static boolean isTuned(Knowledge k, String plantId) {
+        if (k.species().find(plantId).isPresent()) {
+            PlantKind kind = k.plantKinds().species(plantId);
+            return kind.tuned() && kind.model().equals(Optional.of(plantId));
+        }
+        return k.plantKinds().crop(plantId).tuned();
+    }
+
+    private static Optional<Move> move(
+            String input, String from, String to, Evaluated low, Evaluated high, String figureId, Unit shown) {
+        Figure a = low.figures().get(figureId);
+        Figure b = high.figures().get(figureId);
+        if (a == null || b == null) {
+            return Optional.empty();
+        }
+        double lowValue = a.unit().to(shown, a.middle());
+        double highValue = b.unit().to(shown, b.middle());
+        return Optional.of(new Move(
+                input, from, to, lowValue, highValue, Shown.text(lowValue, shown), Shown.text(highValue, shown)));
+    }
+
+    /** The stand that a figure is about: the second part of its id. */
+    private static Optional<String> cover(String figureId) {
+        String[] parts = figureId.split("/");
+        return parts.length > 2 ? Optional.of(parts[1]) : Optional.empty();
+    }
+
+    private static Optional<PlanDocument> shifted(PlanDocument plan, String coverId, int days) {
+        boolean cover = plan.covers().stream().anyMatch(c -> c.id().equals(coverId));
+        return new PlanLookup(plan)
+                .sow(coverId)
+                .filter(o -> cover)
+                .map(Operation::when)
+                .flatMap(w -> w.on())
+                .map(d -> PlanEdit.dated(plan, "sow", coverId, d.plusDays(days)));
+    }
+}

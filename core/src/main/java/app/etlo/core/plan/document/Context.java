@@ -1,0 +1,80 @@
+package app.etlo.core.plan.document;
+
+import app.etlo.core.knowledge.Correction;
+import app.etlo.core.quantity.Quantity;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.quantity.UnitSystem;
+import com.fasterxml.jackson.annotation.JsonInclude;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What a plan is evaluated against: the farm, the field, the seed lots and the field's own weather, as they are stored and
+ * exported.
+ *
+ * @param forecast the last good forecast for its place
+ * @param corrections the practice's own values in the species library
+ * @param weather an imported series; absent when the field uses a station that ships with Etlo
+ */
+public record Context(
+        FarmEntry farm,
+        FieldEntry field,
+        List<LotEntry> lots,
+        Optional<WeatherEntry> weather,
+        Optional<ForecastEntry> forecast,
+        @JsonInclude(JsonInclude.Include.NON_EMPTY) List<Correction> corrections) {
+    public Context {
+        corrections = corrections == null ? List.of() : List.copyOf(corrections);
+        lots = lots == null ? List.of() : List.copyOf(lots);
+        weather = weather == null ? Optional.empty() : weather;
+        forecast = forecast == null ? Optional.empty() : forecast;
+    }
+
+    /**
+     * @param currency ISO 4217 letters
+     */
+    public record FarmEntry(String id, String name, UnitSystem units, String currency) {}
+
+    /**
+     * A lot of seed.
+     *
+     * @param stock what lies in store
+     * @param noxious listed weeds and resistant weeds on the tag, or "none found"; absent: the tag was not looked at for them
+     * @param treatedWith what the seed is treated with; absent: untreated
+     * @param coated whether purity is net of a coat
+     * @param cleaningCost of own-grown seed, with its test
+     * @param hardiness class of winter hardiness of its kind: winter, intermediate or spring
+     */
+    public record LotEntry(
+            String id,
+            String species,
+            String label,
+            double purityPercent,
+            double germinationPercent,
+            Optional<Double> hardSeedPercent,
+            Optional<Boolean> germinationIncludesHardSeed,
+            Optional<Quantity> seedCount,
+            Optional<LocalDate> testedOn,
+            Optional<Quantity> price,
+            Optional<Quantity> bagSize,
+            Optional<Boolean> inoculated,
+            Optional<String> supplier,
+            Optional<Quantity> stock,
+            Optional<Double> dormantPercent,
+            Optional<Double> weedSeedPercent,
+            Optional<String> noxious,
+            Optional<String> treatedWith,
+            Optional<Boolean> coated,
+            Optional<Boolean> ownGrown,
+            Optional<Quantity> cleaningCost,
+            Optional<String> hardiness) {
+        /** What stands under noxious weeds on a tag that was looked at and names none. */
+        public static final String NONE_FOUND = "none found";
+
+        /** Kilograms in store; nothing said is nothing there. */
+        public double stockKg() {
+            return stock.map(q -> q.in(Unit.KILOGRAM)).orElse(0.0);
+        }
+    }
+}

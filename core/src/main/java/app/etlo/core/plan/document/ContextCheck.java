@@ -1,0 +1,120 @@
+package app.etlo.core.plan.document;
+
+import app.etlo.core.field.Texture;
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.plan.document.Context.FarmEntry;
+import app.etlo.core.plan.document.Context.LotEntry;
+import app.etlo.core.quantity.Dimension;
+import java.util.List;
+
+/** Refuses farms, fields and lots that cannot be, each problem at its place. */
+public final class ContextCheck {
+    public static final List<String> TEXTURES = Texture.allWords();
+    private static final int MOST_DAYS = 60_000;
+    /** Classes of winter hardiness that a kind of vetch, pea, barley or oat comes in. */
+    public static final List<String> HARDINESS = List.of("winter", "intermediate", "spring");
+
+    public static final List<String> DRAINAGES = List.of(
+            "excessively drained",
+            "well drained",
+            "moderately well drained",
+            "somewhat poorly drained",
+            "poorly drained");
+
+    private ContextCheck() {}
+
+    /**
+     * @throws Refused with every problem at its place
+     */
+    public static void farm(FarmEntry farm) {
+        ProblemList check = new ProblemList();
+        check.id(farm.id(), "/id");
+        check.name(farm.name(), "/name");
+        if (farm.units() == null) {
+            check.problem("/units", "metric or us");
+        }
+        check.currency(farm.currency());
+        check.done();
+    }
+
+    /**
+     * @throws Refused with every problem at its place
+     */
+    public static void field(FieldEntry f, Knowledge knowledge) {
+        FieldCheck.check(f, knowledge);
+    }
+
+    /**
+     * @throws Refused with every problem at its place
+     */
+    public static void weather(WeatherEntry w) {
+        ProblemList check = new ProblemList();
+        check.id(w.id(), "/id");
+        check.name(w.name(), "/name");
+        check.between(w.latitude(), -90, 90, "/latitude");
+        w.elevationM().ifPresent(e -> check.between(e, -500, 9000, "/elevationM"));
+        if (w.first() == null || w.first().getYear() < 1800 || w.first().getYear() > 2200) {
+            check.problem("/first", "a day from 1800 to 2200");
+        }
+        int n = w.tmin() == null ? 0 : w.tmin().size();
+        if (n == 0 || n > MOST_DAYS || w.tmax() == null || w.rain() == null) {
+            check.problem("/tmin", "columns of 1 to " + MOST_DAYS + " days");
+        } else if (w.tmax().size() != n
+                || w.rain().size() != n
+                || w.solar().filter(c -> c.size() != n).isPresent()
+                || w.snow().filter(c -> c.size() != n).isPresent()) {
+            check.problem("/tmax", "the columns of a series are of one length");
+        }
+        check.done();
+    }
+
+    /**
+     * @throws Refused with every problem at its place
+     */
+    public static void lot(LotEntry lot, Knowledge knowledge) {
+        ProblemList check = new ProblemList();
+        check.id(lot.id(), "/id");
+        check.name(lot.label(), "/label");
+        if (lot.species() == null || knowledge.species().find(lot.species()).isEmpty()) {
+            check.problem("/species", "'" + lot.species() + "' is not a species of the library");
+        }
+        if (check.between(lot.purityPercent(), 0, 100, "/purityPercent") && lot.purityPercent() == 0) {
+            check.problem("/purityPercent", "purity is above 0 %; read the tag again");
+        }
+        check.between(lot.germinationPercent(), 0, 100, "/germinationPercent");
+        lot.hardSeedPercent().ifPresent(v -> check.between(v, 0, 100, "/hardSeedPercent"));
+        boolean included = lot.germinationIncludesHardSeed().orElse(false);
+        lot.dormantPercent().ifPresent(v -> check.between(v, 0, 100, "/dormantPercent"));
+        double hard = lot.hardSeedPercent().orElse(0.0) + lot.dormantPercent().orElse(0.0);
+        if (lot.germinationPercent() + (included ? 0 : hard) <= 0) {
+            check.problem("/germinationPercent", "no seed of this lot is alive; no rate can be set with it");
+        }
+        if (!included && lot.germinationPercent() + hard > 100) {
+            check.problem(
+                    "/hardSeedPercent",
+                    "germination and hard seed are over 100 %; tick that germination includes hard seed, or read the tag again");
+        }
+        if (included && hard > lot.germinationPercent()) {
+            check.problem("/hardSeedPercent", "hard seed is more than the germination that includes it");
+        }
+        check.quantity(lot.seedCount(), "/seedCount", Dimension.COUNT_PER_MASS, 100, 2e7);
+        check.quantity(lot.price(), "/price", Dimension.MONEY_PER_MASS, 0, 1e5);
+        check.quantity(lot.bagSize(), "/bagSize", Dimension.MASS, 0.001, 1e5);
+        check.quantity(lot.stock(), "/stock", Dimension.MASS, 0, 1e7);
+        check.quantity(lot.cleaningCost(), "/cleaningCost", Dimension.MONEY_PER_MASS, 0, 1e5);
+        lot.weedSeedPercent().ifPresent(v -> check.between(v, 0, 100, "/weedSeedPercent"));
+        if (lot.purityPercent() + lot.weedSeedPercent().orElse(0.0) > 100) {
+            check.problem("/weedSeedPercent", "purity and weed seed are over 100 %; read the tag again");
+        }
+        check.text(lot.noxious(), "/noxious", 200);
+        check.text(lot.treatedWith(), "/treatedWith", 200);
+        check.oneOf(lot.hardiness(), "/hardiness", HARDINESS);
+        lot.testedOn()
+                .filter(d -> d.getYear() < 1950 || d.getYear() > 2099)
+                .ifPresent(d -> check.problem("/testedOn", "a date from 1950 to 2099"));
+        lot.supplier()
+                .filter(t -> t.length() > 120)
+                .ifPresent(t -> check.problem("/supplier", "at most 120 characters"));
+        check.done();
+    }
+}

@@ -1,0 +1,338 @@
+package app.etlo.core.plan.document;
+
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.Library;
+import app.etlo.core.plan.document.PlanDocument.AlternativeEntry;
+import app.etlo.core.plan.document.PlanDocument.CheckEntry;
+import app.etlo.core.plan.document.PlanDocument.ComponentEntry;
+import app.etlo.core.plan.document.PlanDocument.CoverEntry;
+import app.etlo.core.plan.document.PlanDocument.CropEntry;
+import app.etlo.core.plan.document.PlanDocument.MixEntry;
+import app.etlo.core.plan.document.PlanDocument.QuadratEntry;
+import app.etlo.core.quantity.Dimension;
+import app.etlo.core.quantity.Quantity;
+import app.etlo.core.quantity.Unit;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** What the schema cannot say: ids that meet, names the library knows, units that measure what is asked. */
+public final class PlanCheck {
+    /** Kinds of operation that may be done more than once to a crop or cover. */
+    private static final Set<String> REPEATED = Set.of("pass", "feed", "graze", "irrigate");
+
+    private static final double MOST_WATER_MM = 200;
+
+    private final Knowledge knowledge;
+    private final List<Problem> problems = new ArrayList<>();
+
+    PlanCheck(Knowledge knowledge) {
+        this.knowledge = knowledge;
+    }
+
+    List<Problem> problems(PlanDocument plan) {
+        Set<String> cropIds = new HashSet<>();
+        Set<String> ids = new HashSet<>();
+        for (int i = 0; i < plan.crops().size(); i++) {
+            CropEntry crop = plan.crops().get(i);
+            cropIds.add(crop.id());
+            unique(ids, crop.id(), "/crops/" + i + "/id");
+            crop(crop, "/crops/" + i);
+        }
+        for (int i = 0; i < plan.covers().size(); i++) {
+            unique(ids, plan.covers().get(i).id(), "/covers/" + i + "/id");
+            cover(plan.covers().get(i), "/covers/" + i, cropIds);
+        }
+        Set<String> once = new HashSet<>();
+        Set<String> subjects = Set.copyOf(ids);
+        for (int i = 0; i < plan.operations().size(); i++) {
+            Operation op = plan.operations().get(i);
+            String at = "/operations/" + i;
+            unique(ids, op.id(), at + "/id");
+            operation(op, at, plan, subjects, cropIds);
+            if (!REPEATED.contains(op.kind())
+                    && !once.add(op.kind() + " " + op.subject().orElse(""))) {
+                problem(
+                        at + "/subject",
+                        "'" + op.subject().orElse("") + "' already has a " + op.kind() + "; keep one of them");
+            }
+        }
+        return List.copyOf(problems);
+    }
+
+    private void crop(CropEntry crop, String at) {
+        known(knowledge.crops(), crop.crop(), at + "/crop", "crop");
+        crop.yieldGoal()
+                .ifPresent(
+                        q -> unit(q, at + "/yieldGoal/unit", Dimension.MASS_PER_AREA, Dimension.GRAIN_VOLUME_PER_AREA));
+        crop.nitrogen().ifPresent(n -> {
+            String here = at + "/nitrogen";
+            n.factor()
+                    .ifPresent(q -> unit(
+                            q,
+                            here + "/factor/unit",
+                            Dimension.NITROGEN_PER_YIELD,
+                            Dimension.NITROGEN_PER_GRAIN_VOLUME));
+            measures(n.need(), here + "/need", Dimension.MASS_PER_AREA);
+            n.product().ifPresent(p -> known(knowledge.products(), p, here + "/product", "product"));
+            measures(n.productPrice(), here + "/productPrice", Dimension.MONEY_PER_MASS);
+        });
+    }
+
+    private void cover(CoverEntry cover, String at, Set<String> cropIds) {
+        if (!cropIds.contains(cover.place().cropId())) {
+            problem(at + "/place/cropId", "there is no crop '" + cover.place().cropId() + "' in this plan");
+        }
+        List<String> aims = cover.aims().orElse(List.of());
+        for (int i = 0; i < aims.size(); i++) {
+            known(knowledge.aims(), aims.get(i), at + "/aims/" + i, "aim");
+        }
+        cover.mix().ifPresent(mix -> mix(mix, at + "/mix"));
+        List<AlternativeEntry> others = cover.alternatives().orElse(List.of());
+        for (int i = 0; i < others.size(); i++) {
+            mix(others.get(i).mix(), at + "/alternatives/" + i + "/mix");
+        }
+        cover.stand().ifPresent(stand -> {
+            measures(stand.biomass(), at + "/stand/biomass", Dimension.MASS_PER_AREA);
+            stand.quadrat().ifPresent(q -> quadrat(q, at + "/stand/quadrat"));
+        });
+        List<CheckEntry> checks = cover.checks().orElse(List.of());
+        Set<String> ids = new HashSet<>();
+        for (int i = 0; i < checks.size(); i++) {
+            CheckEntry c = checks.get(i);
+            String here = at + "/checks/" + i;
+            if (!ids.add(c.id())) {
+                problem(here + "/id", "'" + c.id() + "' stands twice");
+            }
+            c.quadrat().ifPresent(q -> quadrat(q, here + "/quadrat"));
+            measures(c.plants(), here + "/plants", Dimension.COUNT_PER_AREA);
+            measures(c.height(), here + "/height", Dimension.LENGTH);
+            c.transect().ifPresent(t -> {
+                for (int k = 0; k < t.hits().size(); k++) {
+                    if (t.hits().get(k) > t.points()) {
+                        problem(here + "/transect/hits/" + k, "more beads hit than a line has");
+                    }
+                }
+            });
+        }
+    }
+
+    private void quadrat(QuadratEntry q, String here) {
+        unit(q.frameArea(), here + "/frameArea/unit", Dimension.AREA);
+        if (q.frameArea().value() <= 0) {
+            problem(here + "/frameArea/value", "a frame has an area above zero");
+        }
+        for (int i = 0; i < q.samples().size(); i++) {
+            unit(q.samples().get(i), here + "/samples/" + i + "/unit", Dimension.MASS);
+        }
+    }
+
+    private void mix(MixEntry mix, String at) {
+        Set<String> species = new HashSet<>();
+        for (int i = 0; i < mix.components().size(); i++) {
+            component(mix.components().get(i), at + "/components/" + i, species);
+        }
+        mix.zones().ifPresent(z -> {
+            measures(Optional.of(z.rowWidth()), at + "/zones/rowWidth", Dimension.LENGTH);
+            measures(Optional.of(z.bandWidth()), at + "/zones/bandWidth", Dimension.LENGTH);
+            boolean lengths = z.rowWidth().unit().dimension() == Dimension.LENGTH
+                    && z.bandWidth().unit().dimension() == Dimension.LENGTH;
+            if (lengths && z.rowWidth().in(Unit.METRE) < z.bandWidth().in(Unit.METRE)) {
+                problem(at + "/zones/bandWidth", "the row zone is wider than the row");
+            }
+            if (lengths && z.rowWidth().value() <= 0) {
+                problem(at + "/zones/rowWidth", "rows stand some way apart");
+            }
+        });
+    }
+
+    private void component(ComponentEntry c, String at, Set<String> taken) {
+        known(knowledge.species(), c.species(), at + "/species", "species");
+        if (!taken.add(c.species())) {
+            problem(at + "/species", "'" + c.species() + "' stands twice in the mix; put its shares together");
+        }
+        measures(c.seeds(), at + "/seeds", Dimension.COUNT_PER_AREA);
+        measures(c.rate(), at + "/rate", Dimension.MASS_PER_AREA);
+    }
+
+    private void operation(Operation op, String at, PlanDocument plan, Set<String> subjects, Set<String> cropIds) {
+        op.subject()
+                .filter(s -> !subjects.contains(s))
+                .ifPresent(s -> problem(at + "/subject", "there is no crop or cover '" + s + "' in this plan"));
+        boolean ofCrop = op.subject().map(cropIds::contains).orElse(false);
+        date(op, at + "/when", ofCrop, plan);
+        op.zone()
+                .filter(z -> !z.equals("whole") && (ofCrop || !(op instanceof Operation.Sow)))
+                .ifPresent(z -> problem(at + "/zone", "only the sowing of a cover is limited to a zone"));
+        op.as(new Members(at, ofCrop));
+    }
+
+    private void date(Operation op, String at, boolean ofCrop, PlanDocument plan) {
+        if (!ofCrop
+                && (op.when().degreeDays().isPresent()
+                        || op.when().countedBack().isPresent())) {
+            problem(at, "only a crop's own dates follow degree days or a market date; give a day");
+        }
+        op.when().offset().ifPresent(x -> {
+            Optional<Operation> from = new PlanLookup(plan).operation(x.from());
+            if (from.isEmpty()) {
+                problem(at + "/offset/from", "there is no operation '" + x.from() + "' in this plan");
+            } else if (from.get().when().offset().isPresent()) {
+                problem(at + "/offset/from", "the day of '" + x.from() + "' follows another one itself; name that one");
+            }
+        });
+    }
+
+    /** The members of an operation, by its kind. */
+    private final class Members implements Operation.Cases<Void> {
+        private final String at;
+        private final boolean ofCrop;
+
+        Members(String at, boolean ofCrop) {
+            this.at = at;
+            this.ofCrop = ofCrop;
+        }
+
+        @Override
+        public Void sow(Operation.Sow o) {
+            o.method().ifPresent(m -> known(knowledge.sowingMethods(), m, at + "/method", "method"));
+            o.tool().ifPresent(t -> known(knowledge.operations(), t, at + "/tool", "field operation"));
+            measures(o.depth(), at + "/depth", Dimension.LENGTH);
+            measures(o.speed(), at + "/speed", Dimension.SPEED);
+            measures(o.catchWidth(), at + "/catchWidth", Dimension.LENGTH);
+            measures(o.catchDistance(), at + "/catchDistance", Dimension.LENGTH);
+            measures(o.largeBox(), at + "/largeBox", Dimension.VOLUME);
+            measures(o.smallBox(), at + "/smallBox", Dimension.VOLUME);
+            measures(o.sownArea(), at + "/sownArea", Dimension.AREA);
+            o.sownArea()
+                    .filter(q -> q.value() <= 0)
+                    .ifPresent(q -> problem(at + "/sownArea/value", "a sown area is above zero"));
+            o.withSeed().ifPresent(w -> {
+                measures(w.nAndK2O(), at + "/withSeed/nAndK2O", Dimension.MASS_PER_AREA);
+                measures(w.openerSpread(), at + "/withSeed/openerSpread", Dimension.LENGTH);
+            });
+            o.rows().ifPresent(r -> rows(r, at + "/rows"));
+            return null;
+        }
+
+        private void rows(Operation.RowsEntry r, String here) {
+            measures(r.spacing(), here + "/spacing", Dimension.LENGTH);
+            measures(r.strip(), here + "/strip", Dimension.LENGTH);
+            r.spacing()
+                    .filter(q -> q.value() <= 0)
+                    .ifPresent(q -> problem(here + "/spacing/value", "a row has a width above zero"));
+            Optional<Double> spacing = metres(r.spacing());
+            if (ofCrop
+                    && metres(r.strip())
+                            .filter(s -> spacing.filter(w -> s > w).isPresent())
+                            .isPresent()) {
+                problem(here + "/strip/value", "a strip is no wider than its row");
+            }
+        }
+
+        private Optional<Double> metres(Optional<Quantity> q) {
+            return q.filter(v -> v.unit().dimension() == Dimension.LENGTH).map(v -> v.in(Unit.METRE));
+        }
+
+        @Override
+        public Void end(Operation.End o) {
+            Set<String> ids = new HashSet<>();
+            for (int i = 0; i < o.passes().size(); i++) {
+                String here = at + "/passes/" + i;
+                known(knowledge.terminationMethods(), o.passes().get(i).method(), here + "/method", "method");
+                if (!ids.add(o.passes().get(i).id())) {
+                    problem(here + "/id", "'" + o.passes().get(i).id() + "' is used twice");
+                }
+                if (i == 0 && o.passes().get(0).afterDays().filter(d -> d > 0).isPresent()) {
+                    problem(here + "/afterDays", "the first pass is on the day of the end");
+                }
+            }
+            return null;
+        }
+
+        @Override
+        public Void pass(Operation.Pass o) {
+            known(knowledge.operations(), o.tool(), at + "/tool", "field operation");
+            measures(o.depth(), at + "/depth", Dimension.LENGTH);
+            measures(o.speed(), at + "/speed", Dimension.SPEED);
+            o.system().ifPresent(s -> known(knowledge.plantingSystems(), s, at + "/system", "planting system"));
+            return null;
+        }
+
+        @Override
+        public Void feed(Operation.Feed o) {
+            known(knowledge.products(), o.material().product(), at + "/material/product", "product");
+            unit(o.rate(), at + "/rate/unit", Dimension.MASS_PER_AREA);
+            if (!ofCrop) {
+                problem(at + "/subject", "nitrogen is fed to a crop");
+            }
+            return null;
+        }
+
+        @Override
+        public Void graze(Operation.Graze o) {
+            if (ofCrop) {
+                problem(at + "/subject", "stock graze a cover");
+            } else if (o.takePercent() <= 0) {
+                problem(at + "/takePercent", "grazing says how much of the tops is eaten");
+            }
+            return null;
+        }
+
+        @Override
+        public Void irrigate(Operation.Irrigate o) {
+            unit(o.depth(), at + "/depth/unit", Dimension.LENGTH);
+            Optional.of(o.depth())
+                    .filter(q -> q.unit().dimension() == Dimension.LENGTH)
+                    .map(q -> q.in(Unit.MILLIMETRE))
+                    .filter(mm -> mm <= 0 || mm > MOST_WATER_MM)
+                    .ifPresent(
+                            mm -> problem(at + "/depth/value", "one irrigation is above zero and no more than 200 mm"));
+            return null;
+        }
+
+        @Override
+        public Void harvest(Operation.Harvest o) {
+            if (!ofCrop) {
+                problem(at + "/subject", "a crop is harvested");
+            }
+            return null;
+        }
+    }
+
+    private void unique(Set<String> ids, String id, String at) {
+        if (!ids.add(id)) {
+            problem(at, "the id '" + id + "' is taken in this plan");
+        }
+    }
+
+    private void known(Library<?> library, String id, String at, String what) {
+        if (library.find(id).isEmpty()) {
+            problem(at, "the library has no " + what + " '" + id + "'");
+        }
+    }
+
+    private void measures(Optional<Quantity> q, String at, Dimension dimension) {
+        q.ifPresent(v -> unit(v, at + "/unit", dimension));
+    }
+
+    private void unit(Quantity q, String at, Dimension... allowed) {
+        List<Dimension> dimensions = Arrays.asList(allowed);
+        if (!dimensions.contains(q.unit().dimension())) {
+            String right = Arrays.stream(Unit.values())
+                    .filter(u -> dimensions.contains(u.dimension()))
+                    .map(Unit::symbol)
+                    .filter(s -> !s.isEmpty())
+                    .collect(Collectors.joining(", "));
+            problem(at, "'" + q.unit().symbol() + "' does not fit here; use one of " + right);
+        }
+    }
+
+    private void problem(String pointer, String message) {
+        problems.add(new Problem(pointer, message));
+    }
+}

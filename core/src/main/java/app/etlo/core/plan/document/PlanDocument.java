@@ -1,0 +1,192 @@
+package app.etlo.core.plan.document;
+
+import app.etlo.core.quantity.Quantity;
+import app.etlo.core.rotation.WindowKind;
+import app.etlo.core.termination.Evidence;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * An adviser's intention for one field, as docs/formats/plan-2.schema.json describes it. Flat lists with stable ids; windows
+ * are derived, never stored; quantities are kept as typed; absent means default.
+ */
+public record PlanDocument(
+        int schemaVersion,
+        String id,
+        String fieldId,
+        Optional<String> name,
+        List<CropEntry> crops,
+        List<CoverEntry> covers,
+        List<Operation> operations,
+        List<AnswerEntry> answers) {
+
+    public static final int SCHEMA_VERSION = 2;
+
+    public PlanDocument {
+        crops = List.copyOf(crops);
+        covers = List.copyOf(covers);
+        operations = List.copyOf(operations);
+        answers = List.copyOf(answers);
+    }
+
+    /** A plan with nothing in it yet. */
+    public static PlanDocument empty(String id, String fieldId) {
+        return new PlanDocument(
+                SCHEMA_VERSION, id, fieldId, Optional.empty(), List.of(), List.of(), List.of(), List.of());
+    }
+
+    /**
+     * A cash crop; its dates are its sow and harvest operations.
+     *
+     * @param turnaroundDays from its harvest until the drill can go; none when absent
+     */
+    public record CropEntry(
+            String id,
+            String crop,
+            Optional<Quantity> yieldGoal,
+            Optional<Integer> turnaroundDays,
+            Optional<NitrogenEntry> nitrogen) {}
+
+    /**
+     * How the crop's nitrogen is computed.
+     *
+     * @param school yield-goal or local; yield-goal when absent
+     */
+    public record NitrogenEntry(
+            Optional<String> school,
+            Optional<Quantity> factor,
+            Optional<Quantity> need,
+            Optional<String> source,
+            Optional<String> product,
+            Optional<Quantity> productPrice) {}
+
+    public record CoverEntry(
+            String id,
+            PlaceEntry place,
+            Optional<List<String>> aims,
+            Optional<MixEntry> mix,
+            Optional<StandEntry> stand,
+            Optional<List<AlternativeEntry>> alternatives,
+            Optional<List<CheckEntry>> checks) {}
+
+    /**
+     * What was seen of a cover on a day in the field; the forecast from then on is corrected by it.
+     *
+     * @param quadrat cuts of what was sown, weeds sorted out
+     * @param plants counted, on an area
+     * @param height of the tallest
+     * @param coverPercent of the ground by living leaves, seen from above
+     * @param nodules pink, few or none, on the legumes
+     * @param species that alone was looked at; the whole cover when absent
+     * @param stage as its word; it counts for one species
+     * @param transect beads on lines laid over the ground, instead of a cover judged by eye
+     */
+    public record CheckEntry(
+            String id,
+            LocalDate on,
+            Optional<QuadratEntry> quadrat,
+            Optional<Quantity> plants,
+            Optional<Quantity> height,
+            Optional<Double> coverPercent,
+            Optional<String> nodules,
+            Optional<String> species,
+            Optional<String> stage,
+            Optional<TransectEntry> transect) {}
+
+    /**
+     * @param points beads or marks on a line
+     * @param hits of them that lie over a living leaf, line by line
+     */
+    public record TransectEntry(int points, List<Integer> hits) {
+        public TransectEntry {
+            hits = List.copyOf(hits);
+        }
+    }
+
+    /** A mix that is weighed against the cover's own. */
+    public record AlternativeEntry(String id, String name, MixEntry mix) {}
+
+    /**
+     * Where a cover stands: after, into or before a cash crop.
+     *
+     * @param kind of the window, for a cover that is sown into a crop
+     */
+    public record PlaceEntry(String relation, String cropId, Optional<WindowKind> kind) {}
+
+    /**
+     * @param method share: of the full rates; density: seeds per area; recipe: pure live seed per area as given
+     */
+    public record MixEntry(
+            String method, List<ComponentEntry> components, Optional<Double> wastePercent, Optional<ZonesEntry> zones) {
+        public MixEntry {
+            components = List.copyOf(components);
+        }
+    }
+
+    /** The zones of the rows to come; what lies between them are the middles. */
+    public record ZonesEntry(Quantity rowWidth, Quantity bandWidth) {}
+
+    /**
+     * @param zone whole, row or middle; whole when absent
+     */
+    public record ComponentEntry(
+            String species,
+            Optional<Double> sharePercent,
+            Optional<Quantity> seeds,
+            Optional<Quantity> rate,
+            Optional<String> lotId,
+            Optional<String> zone) {}
+
+    public record StandEntry(
+            Evidence evidence,
+            Optional<Quantity> biomass,
+            Optional<Double> nitrogenPercent,
+            Optional<QuadratEntry> quadrat) {}
+
+    public record QuadratEntry(Quantity frameArea, List<Quantity> samples, double dryMatterPercent) {
+        public QuadratEntry {
+            samples = List.copyOf(samples);
+        }
+    }
+
+    /** A date as it is meant: typed, reached by degree days, counted back from another, or so far from an operation; one of the four. */
+    public record DateEntry(
+            Optional<LocalDate> on,
+            Optional<DegreeDaysEntry> degreeDays,
+            Optional<CountedBackEntry> countedBack,
+            Optional<OffsetEntry> offset) {
+        public static DateEntry on(LocalDate day) {
+            return new DateEntry(Optional.of(day), Optional.empty(), Optional.empty(), Optional.empty());
+        }
+
+        /** So many days after another operation; before it where below 0. */
+        public static DateEntry offset(String operationId, int days) {
+            return new DateEntry(
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.of(new OffsetEntry(operationId, days)));
+        }
+    }
+
+    /** The day so many days after another operation of the plan; before it where below 0. */
+    public record OffsetEntry(String from, int days) {}
+
+    /**
+     * The day so many degree days after the planting of the crop.
+     *
+     * @param sum degrees Celsius days by the crop's own base and method; the crop's to maturity when absent
+     */
+    public record DegreeDaysEntry(Optional<Double> sum) {}
+
+    /**
+     * The day so many days before a market date.
+     *
+     * @param days the crop's days to maturity when absent
+     */
+    public record CountedBackEntry(LocalDate from, Optional<Integer> days) {}
+
+    /** An adviser's answer to a note; it holds as long as the note's facts are the same. */
+    public record AnswerEntry(String rule, String subject, String factsHash, String decision, String reason) {}
+}

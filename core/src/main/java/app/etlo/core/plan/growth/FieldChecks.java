@@ -1,0 +1,371 @@
+package app.etlo.core.plan.growth;
+
+import app.etlo.core.ground.GroundCourse;
+import app.etlo.core.ground.GroundCourse.OfPlant;
+import app.etlo.core.ground.ModelError;
+import app.etlo.core.ground.WeighedForecast;
+import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.core.plan.document.PlanDocument.CheckEntry;
+import app.etlo.core.plan.document.PlanDocument.CoverEntry;
+import app.etlo.core.plan.document.PlanDocument.QuadratEntry;
+import app.etlo.core.plan.document.PlanDocument.TransectEntry;
+import app.etlo.core.quantity.Shown;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.quantity.UnitSystem;
+import app.etlo.core.termination.Quadrat;
+import app.etlo.core.working.Figure;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** What was seen of covers in the field, weighed against the forecast of the same day. */
+public final class FieldChecks {
+    /** Least error of a mean of cuts, as a share of it: the frame's own, and where it was laid. */
+    private static final double LEAST_ERROR_OF_CUTS = 0.1;
+
+    private static final double ERROR_OF_ONE_CUT = 0.3;
+    private static final double ERROR_OF_COUNT = 0.15;
+    private static final double ERROR_OF_COVER = 0.15;
+    /** A line is read no finer, and living leaves are no mulch. */
+    private static final double LEAST_ERROR_OF_LINES = 0.02;
+
+    /** Of a simulated height, and of one measured at a few places, one standard deviation as a share; Etlo's own. */
+    private static final double ERROR_OF_HEIGHT = 0.15;
+
+    private static final double ERROR_OF_MEASURE = 0.1;
+    private static final double LEAST_HEIGHT_M = 0.01;
+    /** A count says something about mass only while plants do not yet compete. */
+    private static final double OPEN_COVER = 0.5;
+
+    private static final double FEW_NODULES = 0.5;
+    private static final double LEAST_ERROR_LEFT = 0.1;
+
+    private FieldChecks() {}
+
+    record Check(String coverId, CheckEntry entry) {}
+
+    /**
+     * A check and what it does to the forecast.
+     *
+     * @param massFactor on dry tops, leaves and nitrogen from its day on
+     * @param fixing share of fixation that works
+     * @param errorLeft of the model after it for the whole cover, as a share of the middle
+     * @param species that it acts on; all of the cover when empty
+     * @param stageChange added to the stage of that species
+     * @param heightFactor on the height from its day on
+     */
+    public record Seen(
+            String coverId,
+            String id,
+            LocalDate on,
+            double massFactor,
+            double standFactor,
+            double fixing,
+            double errorLeft,
+            Optional<String> species,
+            double stageChange,
+            double heightFactor,
+            String said,
+            List<Figure> figures) {
+        public Optional<String> figureId() {
+            return figures.stream()
+                    .map(Figure::id)
+                    .filter(f -> f.endsWith("/factor"))
+                    .findFirst();
+        }
+    }
+
+    /** The checks up to a day in time; what is dated later was not seen yet. */
+    static List<Check> inTime(PlanDocument plan, LocalDate asOf) {
+        List<Check> all = new ArrayList<>();
+        for (CoverEntry c : plan.covers()) {
+            c.checks().orElse(List.of()).stream()
+                    .filter(k -> !k.on().isAfter(asOf))
+                    .forEach(k -> all.add(new Check(c.id(), k)));
+        }
+        all.sort(Comparator.comparing((Check c) -> c.entry().on())
+                .thenComparing(Check::coverId)
+                .thenComparing(c -> c.entry().id()));
+        return all;
+    }
+
+    /** What is left of the model's error of a cover's mass after its last check. */
+    static double errorOfMass(String coverId, List<Seen> seen) {
+        return seen.stream()
+                .filter(s -> s.coverId().equals(coverId))
+                .reduce((a, b) -> b)
+                .map(Seen::errorLeft)
+                .orElse(ModelError.OF_MASS);
+    }
+
+    /**
+     * A check against the forecast; empty where nothing of the cover is forecast to stand on its day.
+     *
+     * @param units in which it is shown
+     */
+    static Optional<Seen> seen(Check check, PlanGround ground, UnitSystem units) {
+        CheckEntry c = check.entry();
+        List<Integer> all = ground.plants(check.coverId());
+        List<Integer> plants = c.species()
+                .map(id -> ground.has(check.coverId(), id)
+                        ? List.of(ground.plant(check.coverId(), id))
+                        : List.<Integer>of())
+                .orElse(all);
+        int record = ground.course().recordOf(Math.max(0, ground.day(c.on())));
+        if (plants.isEmpty() || ground.day(c.on()) <= 0) {
+            return Optional.empty();
+        }
+        double mass = GroundCourse.band(ground.course().sum(record, plants, OfPlant.MASS_KG_HA))
+                .middle();
+        if (mass <= 0) {
+            return Optional.empty();
+        }
+        double whole = GroundCourse.band(ground.course().sum(record, all, OfPlant.MASS_KG_HA))
+                .middle();
+        return Optional.of(new Weighing(check, ground, plants, record, mass, Math.min(1, mass / whole), units).seen());
+    }
+
+    /** One check being weighed. */
+    private static final class Weighing {
+        private final String id;
+        private final Check check;
+        private final PlanGround ground;
+        private final List<Integer> plants;
+        private final int record;
+        private final double massKgHa;
+        /** Of the cover's mass that was looked at. */
+        private final double share;
+
+        private final UnitSystem units;
+
+        private final List<Figure> figures = new ArrayList<>();
+        private final List<String> said = new ArrayList<>();
+        private double massFactor = 1;
+        private double standFactor = 1;
+        private double errorLeft = ModelError.OF_MASS;
+        private double stageChange;
+        private double heightFactor = 1;
+
+        Weighing(
+                Check check,
+                PlanGround ground,
+                List<Integer> plants,
+                int record,
+                double massKgHa,
+                double share,
+                UnitSystem units) {
+            this.share = share;
+            this.units = units;
+            this.id = "grow/" + check.coverId() + "/check/" + check.entry().id();
+            this.check = check;
+            this.ground = ground;
+            this.plants = plants;
+            this.record = record;
+            this.massKgHa = massKgHa;
+        }
+
+        Seen seen() {
+            CheckEntry c = check.entry();
+            c.plants().ifPresent(q -> count(q.in(Unit.PER_M2)));
+            if (c.quadrat().isPresent()) {
+                cut(c.quadrat().get());
+            } else if (c.transect().isPresent()) {
+                transect(c.transect().get());
+            } else {
+                c.coverPercent().ifPresent(v -> cover(v / 100, Optional.empty()));
+            }
+            c.stage().ifPresent(this::stage);
+            c.height().ifPresent(q -> height(q.in(Unit.METRE)));
+            double fixing = c.nodules()
+                    .map(n -> switch (n) {
+                        case "none" -> {
+                            said.add("no nodules: nothing is fixed from here on until a later check says otherwise");
+                            yield 0.0;
+                        }
+                        case "few" -> {
+                            said.add("few nodules: half the fixation");
+                            yield FEW_NODULES;
+                        }
+                        default -> {
+                            said.add("pink nodules: fixation as forecast");
+                            yield 1.0;
+                        }
+                    })
+                    .orElse(1.0);
+            return new Seen(
+                    check.coverId(),
+                    c.id(),
+                    c.on(),
+                    massFactor,
+                    standFactor,
+                    fixing,
+                    // the rest of the mix is as unsure as it was, and errs alike
+                    share * errorLeft + (1 - share) * ModelError.OF_MASS,
+                    c.species(),
+                    stageChange,
+                    heightFactor,
+                    said.isEmpty() ? "nothing measured yet" : String.join("; ", said),
+                    figures);
+        }
+
+        private void cut(QuadratEntry q) {
+            Figure weighed =
+                    new Quadrat(q.frameArea(), q.samples(), q.dryMatterPercent() / 100).biomass(id + "/weighed");
+            figures.add(weighed);
+            double seen = weighed.in(Unit.KG_PER_HA);
+            double standard = weighed.value().high() - weighed.middle();
+            double least = q.samples().size() < 2 ? ERROR_OF_ONE_CUT : LEAST_ERROR_OF_CUTS;
+            weigh(
+                    "dry tops",
+                    Unit.KG_PER_HA,
+                    massKgHa,
+                    seen,
+                    Math.max(standard, least * seen),
+                    q.samples().size(),
+                    true);
+            said.add(mass(seen) + " weighed, " + mass(massKgHa) + " forecast: from here on × "
+                    + Shown.text(massFactor, Unit.FRACTION));
+        }
+
+        /** Lines of beads: their mean, and the error from their spread or, of a single line, from the number of beads. */
+        private void transect(TransectEntry t) {
+            Figure seen = LineTransect.cover(id + "/transect", t.points(), t.hits());
+            figures.add(seen);
+            double share = seen.middle() / 100;
+            double error = (seen.value().high() - seen.middle()) / 100;
+            cover(share, Optional.of(Math.max(LEAST_ERROR_OF_LINES, error)));
+        }
+
+        /**
+         * @param error of the share, one standard deviation; by eye when empty
+         */
+        private void cover(double share, Optional<Double> error) {
+            double forecast = coverShare();
+            double seen = Math.min(0.98, share);
+            String both = Math.round(100 * share) + " % cover seen, " + Math.round(100 * forecast) + " % forecast";
+            if (forecast <= 0.01 || forecast >= 0.98 || seen <= 0) {
+                said.add(both);
+                return;
+            }
+            // leaf area by cover, and mass with it: the extinction is the same on both sides
+            double ratio = Math.log(1 - seen) / Math.log(1 - forecast);
+            double ofRatio = error.map(e -> e / ((1 - seen) * -Math.log(1 - forecast)))
+                    .orElse(ERROR_OF_COVER * Math.max(1, ratio));
+            weigh("leaves, by cover", Unit.FRACTION, 1, ratio, ofRatio, 1, true);
+            said.add(both + ": from here on × " + Shown.text(massFactor, Unit.FRACTION));
+        }
+
+        /** The tallest as measured here and there, against the forecast; few measures never move it far. */
+        private void height(double seenM) {
+            double forecastM = tallestM();
+            String both = "height " + whole(100 * seenM, Unit.CENTIMETRE) + ", forecast "
+                    + whole(100 * forecastM, Unit.CENTIMETRE);
+            if (forecastM < LEAST_HEIGHT_M || seenM <= 0) {
+                said.add(both);
+                return;
+            }
+            Figure factor = WeighedForecast.factor(
+                    id + "/heightFactor",
+                    "height",
+                    Unit.METRE,
+                    forecastM,
+                    ERROR_OF_HEIGHT * forecastM,
+                    seenM,
+                    ERROR_OF_MEASURE * seenM,
+                    1);
+            figures.add(factor);
+            heightFactor = factor.middle();
+            said.add(both + ": from here on × " + Shown.text(heightFactor, Unit.FRACTION) + " in height");
+        }
+
+        /** The stage of one species: the middle of what its word spans, weighed against the forecast. */
+        private void stage(String word) {
+            SeenStage seen = SeenStage.of(word);
+            if (plants.size() != 1) {
+                said.add(seen.words() + ": say of which species, then its pace is corrected");
+                return;
+            }
+            double forecast = ground.band(record, plants.get(0), OfPlant.STAGE).middle();
+            Figure moved = SeenStage.change(id + "/stage", forecast, seen);
+            figures.add(moved);
+            stageChange = moved.middle();
+            said.add(seen.words() + ", forecast " + SeenStage.at(forecast).words()
+                    + (Math.abs(stageChange) < 0.01
+                            ? ": its pace stays"
+                            : stageChange > 0 ? ": it is farther on" : ": it is behind"));
+        }
+
+        private void count(double plantsM2) {
+            double forecast = ground.plantsM2(plants, record);
+            if (forecast <= 0) {
+                return;
+            }
+            boolean open = coverShare() < OPEN_COVER;
+            double factor = plantsM2 / forecast;
+            weigh(
+                    "plants",
+                    Unit.PER_M2,
+                    forecast,
+                    plantsM2,
+                    ERROR_OF_COUNT * Math.max(1, plantsM2),
+                    WeighedForecast.ENOUGH_SAMPLES,
+                    open);
+            standFactor = figures.get(figures.size() - 1).middle();
+            said.add("plants " + inUnits(plantsM2, Unit.PER_M2) + " counted, " + inUnits(forecast, Unit.PER_M2)
+                    + " forecast" + (factor < 1 && !open ? "; the canopy has closed over it" : ""));
+        }
+
+        private void weigh(
+                String what, Unit unit, double forecast, double seen, double seenSd, int samples, boolean ofMass) {
+            double forecastSd = ModelError.OF_MASS * forecast;
+            Figure factor = WeighedForecast.factor(
+                    id + (ofMass ? "/factor" : "/standFactor"),
+                    what,
+                    unit,
+                    forecast,
+                    forecastSd,
+                    seen,
+                    seenSd,
+                    samples);
+            figures.removeIf(f -> f.id().equals(factor.id()));
+            figures.add(factor);
+            if (ofMass) {
+                massFactor = factor.middle();
+                errorLeft = Math.max(
+                        LEAST_ERROR_LEFT,
+                        WeighedForecast.errorAfter(forecastSd, seenSd) / (forecast * Math.max(0.1, massFactor)));
+            }
+        }
+
+        private double coverShare() {
+            double open = 1;
+            for (int p : plants) {
+                open *= 1 - ground.band(record, p, OfPlant.COVER).middle();
+            }
+            return 1 - open;
+        }
+
+        private double tallestM() {
+            return plants.stream()
+                    .mapToDouble(p -> ground.band(record, p, OfPlant.HEIGHT_M).middle())
+                    .max()
+                    .orElse(0);
+        }
+
+        private String mass(double kgHa) {
+            return units == UnitSystem.METRIC ? inUnits(kgHa / 1000, Unit.T_PER_HA) : inUnits(kgHa, Unit.KG_PER_HA);
+        }
+
+        private String inUnits(double value, Unit unit) {
+            Unit shown = units.shown(unit);
+            return Shown.text(unit.to(shown, value), shown) + " " + shown.symbol();
+        }
+
+        private String whole(double value, Unit unit) {
+            Unit shown = units.shown(unit);
+            return Math.round(unit.to(shown, value)) + " " + shown.symbol();
+        }
+    }
+}

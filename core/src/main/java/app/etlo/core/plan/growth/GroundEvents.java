@@ -1,0 +1,315 @@
+package app.etlo.core.plan.growth;
+
+import app.etlo.core.advice.Situation;
+import app.etlo.core.ground.GroundEvent;
+import app.etlo.core.ground.GroundEvent.Kill;
+import app.etlo.core.ground.GroundPlant;
+import app.etlo.core.ground.GroundScript;
+import app.etlo.core.ground.GroundSoil;
+import app.etlo.core.ground.GroundVariation;
+import app.etlo.core.knowledge.Crop;
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.PlantKind;
+import app.etlo.core.knowledge.Species;
+import app.etlo.core.mix.MixForecast;
+import app.etlo.core.mix.SeedRate;
+import app.etlo.core.plan.document.Operation;
+import app.etlo.core.plan.timeline.Timeline;
+import app.etlo.core.rotation.CropInTime;
+import app.etlo.core.termination.Termination;
+import app.etlo.core.tillage.Pass;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * The plan as plain effects on the ground: what comes up, what is taken, killed, buried and fed, and when. Methods and machines
+ * are turned into shares here; the simulation does not know them.
+ */
+public final class GroundEvents {
+    private static final double GM2_OF_KG_HA = 0.1;
+    /** Nitrogen above this is given in two parts. */
+    private static final double AT_ONCE_KG_HA = 60;
+
+    private static final int SECOND_PART_DAYS = 35;
+    /** Share of the tops removed where no harvest index is held: forage, roots and leaves are sold nearly whole. */
+    private static final double SOLD_WHOLE = 0.75;
+
+    private static final double MOST_NITROGEN_REMOVED = 0.9;
+    /** Grain is richer in nitrogen than straw. */
+    private static final double GRAIN_RICHER = 1.5;
+
+    /** Place in the day of a sowing that the plan does not hold. */
+    private static final int SOWN = 700;
+
+    private static final double STUBBLE_STANDS = 0.4;
+    /** Of the nitrogen that stock eat most comes back with dung and urine (from memory: 75 to 90 %). */
+    private static final double NITROGEN_RETURNED = 0.8;
+
+    /** Share of killed tops that stays upright, by termination method; Etlo's own. */
+    private static final Map<String, Double> STANDS = Map.of(
+            "burndown",
+            0.8,
+            "roller-crimper",
+            0.1,
+            "roll-and-burndown",
+            0.1,
+            "mow",
+            0.05,
+            "graze",
+            0.3,
+            "undercut",
+            0.3);
+
+    /**
+     * A plant of a stand.
+     *
+     * @param index among the plants of the simulation
+     */
+    public record Standing(String standId, String plantId, int index, LocalDate sown) {}
+
+    /**
+     * @param species of a cover; empty for a crop
+     */
+    private record Sown(
+            String standId,
+            LocalDate day,
+            Optional<Species> species,
+            GroundPlant plant,
+            double plantsM2,
+            boolean onSurface) {}
+
+    private final Knowledge knowledge;
+    private final LocalDate from;
+    private final List<Standing> standings = new ArrayList<>();
+    private final List<GroundPlant> plants = new ArrayList<>();
+    private final List<GroundEvent> events = new ArrayList<>();
+    /** Of covers by plant; empty for crops. */
+    private final List<Optional<Species>> species = new ArrayList<>();
+
+    private final GroundVariation variation;
+
+    private GroundEvents(Knowledge knowledge, LocalDate from, GroundVariation variation) {
+        this.variation = variation;
+        this.knowledge = knowledge;
+        this.from = from;
+    }
+
+    /**
+     * @param from first day of the simulation
+     * @param fedKgHa nitrogen each crop is taken to be fed, kg/ha
+     * @param variation of the inputs
+     * @param timeline of passes, grazing and watering
+     * @param mixes sown in place of a cover's own, by cover
+     */
+    static GroundEvents of(
+            Knowledge knowledge,
+            LocalDate from,
+            List<CropInTime> crops,
+            List<Situation.Cover> covers,
+            Timeline timeline,
+            Map<String, Double> fedKgHa,
+            Map<String, List<MixForecast.Sown>> mixes,
+            GroundVariation variation) {
+        GroundEvents g = new GroundEvents(knowledge, from, variation);
+        Stream.concat(
+                        crops.stream().flatMap(c -> g.crop(c).stream()),
+                        covers.stream().flatMap(c -> g.cover(c, mixes.getOrDefault(c.id(), g.mix(c))).stream()))
+                .filter(s -> !s.day().isBefore(from))
+                .sorted(Comparator.comparing(Sown::day)
+                        .thenComparing(Sown::standId)
+                        .thenComparing(x -> x.plant().id()))
+                .forEach(x ->
+                        g.sow(x, timeline.sow(x.standId()).map(Operation::place).orElse(SOWN)));
+        crops.forEach(c -> g.harvest(c, timeline, fedKgHa.getOrDefault(c.id(), 0.0)));
+        covers.forEach(c -> g.end(c, timeline.endings(c.id())));
+        timeline.placedPasses().forEach(g::pass);
+        timeline.grazings()
+                .forEach(z -> g.events.add(
+                        new GroundEvent.Graze(g.day(z.date()), z.place(), z.id(), z.eatenShare(), NITROGEN_RETURNED)));
+        timeline.waterings()
+                .forEach(w -> g.events.add(new GroundEvent.Irrigate(g.day(w.date()), w.place(), w.id(), w.mm())));
+        return g;
+    }
+
+    GroundScript script(GroundSoil soil) {
+        return new GroundScript(
+                soil, plants, events.stream().filter(e -> e.day() >= 0).toList());
+    }
+
+    /** A field check acts on its day on every plant of its cover, or on the one that was looked at. */
+    void observe(FieldChecks.Seen seen) {
+        standings.stream()
+                .filter(s -> s.standId().equals(seen.coverId()))
+                .filter(s -> seen.species().map(s.plantId()::equals).orElse(true))
+                .forEach(s -> events.add(new GroundEvent.Observe(
+                        day(seen.on()),
+                        seen.coverId() + "/" + seen.id() + "/" + s.plantId(),
+                        s.index(),
+                        seen.massFactor(),
+                        seen.standFactor(),
+                        seen.fixing(),
+                        seen.stageChange(),
+                        seen.heightFactor())));
+    }
+
+    List<Standing> standings() {
+        return List.copyOf(standings);
+    }
+
+    static GroundPlant plant(Knowledge knowledge, Species s) {
+        PlantKind kind = knowledge.plantKinds().species(s.id());
+        return GroundPlant.of(s, kind, knowledge.species().get(kind.model().orElse(s.id())));
+    }
+
+    private int day(LocalDate date) {
+        return (int) ChronoUnit.DAYS.between(from, date);
+    }
+
+    private Optional<Sown> crop(CropInTime c) {
+        Crop crop = c.crop();
+        return c.planted()
+                .map(d -> new Sown(
+                        c.id(),
+                        d,
+                        Optional.empty(),
+                        GroundPlant.of(crop, knowledge.plantKinds().crop(crop.id())),
+                        crop.growing().populationHa() / 1e4 * crop.growing().standTarget(),
+                        false));
+    }
+
+    private List<MixForecast.Sown> mix(Situation.Cover c) {
+        return c.blend().map(b -> MixBench.sown(b.rates())).orElse(List.of());
+    }
+
+    /** Plants that come up; a mix's share of the full rate already allows for what its way of sowing loses. */
+    private List<Sown> cover(Situation.Cover c, List<MixForecast.Sown> mix) {
+        return c.sown().stream()
+                .flatMap(d -> mix.stream()
+                        .map(m -> new Sown(
+                                c.id(),
+                                d,
+                                Optional.of(m.species()),
+                                plant(knowledge, m.species()),
+                                SeedRate.EMERGES_PERCENT / 100 * seedsM2(m),
+                                c.use().onSurface())))
+                .toList();
+    }
+
+    private static double seedsM2(MixForecast.Sown m) {
+        return m.share()
+                * m.species().fullRateKgHa().middle()
+                * m.species().seedsPerKg().middle()
+                / 1e4;
+    }
+
+    private void sow(Sown s, int place) {
+        int index = plants.size();
+        plants.add(s.plant().varied(variation));
+        standings.add(new Standing(s.standId(), s.plant().id(), index, s.day()));
+        species.add(s.species());
+        events.add(new GroundEvent.Sow(
+                day(s.day()),
+                place,
+                s.standId() + "/" + s.plant().id(),
+                index,
+                s.plantsM2() * variation.emergence(),
+                s.onSurface()));
+    }
+
+    private Optional<Standing> standing(String standId) {
+        return standings.stream().filter(s -> s.standId().equals(standId)).findFirst();
+    }
+
+    private void harvest(CropInTime c, Timeline timeline, double fedKgHa) {
+        Optional<Standing> standing = standing(c.id());
+        standing.ifPresent(s -> {
+            c.harvested().filter(h -> h.isAfter(s.sown())).ifPresent(h -> {
+                double removed = c.crop().harvestIndex().orElse(SOLD_WHOLE);
+                events.add(new GroundEvent.Harvest(
+                        day(h),
+                        timeline.harvestPlace(c.id()),
+                        c.id(),
+                        s.index(),
+                        removed,
+                        Math.min(MOST_NITROGEN_REMOVED, GRAIN_RICHER * removed),
+                        STUBBLE_STANDS));
+            });
+            List<Timeline.Feeding> planned = timeline.feedings(c.id());
+            planned.forEach(f -> events.add(new GroundEvent.Fertilise(
+                    day(f.date()), f.place(), c.id() + "/" + f.id(), f.nitrogenKgHa() * GM2_OF_KG_HA)));
+            if (planned.isEmpty()) {
+                feed(c.id(), s.sown(), fedKgHa);
+            }
+        });
+    }
+
+    private void feed(String id, LocalDate planted, double kgHa) {
+        if (kgHa <= 0) {
+            return;
+        }
+        double first = kgHa > AT_ONCE_KG_HA ? kgHa / 2 : kgHa;
+        events.add(new GroundEvent.Fertilise(day(planted), id + "/first", first * GM2_OF_KG_HA));
+        if (first < kgHa) {
+            events.add(new GroundEvent.Fertilise(
+                    day(planted) + SECOND_PART_DAYS, id + "/second", (kgHa - first) * GM2_OF_KG_HA));
+        }
+    }
+
+    /** A cover without an end is taken to end when the next crop is planted; one that winter is to end gets no help. */
+    private void end(Situation.Cover c, List<Timeline.Ending> endings) {
+        if (endings.isEmpty()) {
+            c.end()
+                    .map(Termination::date)
+                    .or(() -> c.next().flatMap(CropInTime::planted))
+                    .ifPresent(d -> events.add(new GroundEvent.Terminate(day(d), c.id(), kills(c.id(), ""), 0)));
+        }
+        endings.stream()
+                .filter(e -> !e.method().equals("winterkill"))
+                .forEach(e -> events.add(new GroundEvent.Terminate(
+                        day(e.date()),
+                        e.place(),
+                        e.id(),
+                        kills(c.id(), e.method()),
+                        STANDS.getOrDefault(e.method(), 0.0))));
+    }
+
+    private List<Kill> kills(String coverId, String method) {
+        return standings.stream()
+                .map(s -> !s.standId().equals(coverId)
+                        ? Kill.NONE
+                        : method.isEmpty()
+                                ? new Kill(1, 1)
+                                : species.get(s.index())
+                                        .map(x -> new Kill(
+                                                x.use().kill().by(method, false),
+                                                x.use().kill().by(method, true)))
+                                        .orElse(Kill.NONE))
+                .toList();
+    }
+
+    /** What stays of the residue is the tool's own share, by how much of the ground it disturbs; tillage kills covers that stand. */
+    private void pass(Timeline.Placed placed) {
+        Pass p = placed.pass();
+        double usual = p.operation().shareDisturbed();
+        double more = usual > 0 ? p.shareDisturbed() / usual : 1;
+        double kept = Math.max(0, Math.min(1, 1 - (1 - p.operation().residueKept()) * more));
+        events.add(new GroundEvent.Pass(
+                day(p.date()), placed.place(), p.id(), kept, p.operation().flattens()));
+        boolean tills =
+                p.operation().use().equals("till") || p.operation().use().equals("strip");
+        if (tills && p.shareDisturbed() > 0) {
+            List<Kill> kills = species.stream()
+                    .map(s -> s.map(x -> x.use().kill().tilled() * p.shareDisturbed())
+                            .map(k -> new Kill(k, k))
+                            .orElse(Kill.NONE))
+                    .toList();
+            events.add(new GroundEvent.Terminate(day(p.date()), placed.place() - 1, "pass " + p.id(), kills, 0));
+        }
+    }
+}

@@ -1,0 +1,179 @@
+package app.etlo.core.plan.growth;
+
+import app.etlo.core.ground.GroundCourse;
+import app.etlo.core.ground.GroundCourse.OfGround;
+import app.etlo.core.ground.GroundCourse.OfPlant;
+import app.etlo.core.ground.GroundEvent;
+import app.etlo.core.ground.GroundRun;
+import app.etlo.core.ground.GroundScript;
+import app.etlo.core.ground.GroundSimulation;
+import app.etlo.core.ground.GroundSoil;
+import app.etlo.core.ground.GroundWeather;
+import app.etlo.core.plan.growth.GroundEvents.Standing;
+import app.etlo.core.quantity.Band;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A plan's ground as simulated over the weather years, read by dates and stands.
+ */
+public final class PlanGround {
+    private final LocalDate from;
+    private final GroundScript script;
+    private final GroundWeather weather;
+    private final GroundRun run;
+    private final GroundCourse course;
+    private final List<Standing> standings;
+    private final GroundSoil soil;
+    /** Plants that should come up, by place, /m2. */
+    private final Map<Integer, Double> sownM2 = new HashMap<>();
+    /** Middles by record and variable, made when first asked for. */
+    private final Map<Long, Band> bands = new HashMap<>();
+
+    private PlanGround(
+            LocalDate from,
+            GroundSoil soil,
+            GroundScript script,
+            GroundWeather weather,
+            GroundRun run,
+            List<Standing> standings) {
+        this.soil = soil;
+        this.from = from;
+        this.script = script;
+        this.weather = weather;
+        this.run = run;
+        this.course = run.course();
+        this.standings = List.copyOf(standings);
+        script.events().stream()
+                .filter(GroundEvent.Sow.class::isInstance)
+                .map(GroundEvent.Sow.class::cast)
+                .forEach(s -> sownM2.put(s.plant(), s.plantsM2()));
+        script.events().stream()
+                .filter(GroundEvent.Observe.class::isInstance)
+                .map(GroundEvent.Observe.class::cast)
+                .forEach(o -> sownM2.merge(o.plant(), o.standFactor(), (a, b) -> a * b));
+    }
+
+    /**
+     * Simulates a plan's ground, from the day on which it differs from an earlier run.
+     *
+     * @param earlier one that is like it
+     */
+    public static PlanGround of(
+            LocalDate from, GroundEvents events, GroundSoil soil, GroundWeather weather, Optional<GroundRun> earlier) {
+        GroundScript script = events.script(soil);
+        GroundRun run = new GroundSimulation(script, weather).kept(earlier);
+        return new PlanGround(from, soil, script, weather, run, events.standings());
+    }
+
+    /** The same plan with something changed for a while, of which nothing is kept. */
+    public PlanGround changed(GroundEvents events) {
+        GroundScript other = events.script(soil);
+        GroundRun passing = new GroundSimulation(other, weather).run(Optional.of(run));
+        return new PlanGround(from, soil, other, weather, passing, events.standings());
+    }
+
+    /** Every day from one to before another, in every weather year. */
+    public GroundCourse days(LocalDate first, LocalDate end) {
+        return new GroundSimulation(script, weather).days(day(first), day(end), Optional.of(run));
+    }
+
+    public GroundRun run() {
+        return run;
+    }
+
+    public GroundCourse course() {
+        return course;
+    }
+
+    public GroundSoil soil() {
+        return soil;
+    }
+
+    public LocalDate from() {
+        return from;
+    }
+
+    public int day(LocalDate date) {
+        return (int) ChronoUnit.DAYS.between(from, date);
+    }
+
+    /** Whether a day is simulated, with an evening before it. */
+    public boolean covers(LocalDate date) {
+        int d = day(date);
+        return d > 0 && d <= course.recordedDay(course.records() - 1);
+    }
+
+    /** The record of the evening before a day: what is there when something is done on it. */
+    public int before(LocalDate date) {
+        return course.recordOf(day(date) - 1);
+    }
+
+    public List<Standing> standings() {
+        return standings;
+    }
+
+    public List<Standing> of(String standId) {
+        return standings.stream().filter(s -> s.standId().equals(standId)).toList();
+    }
+
+    /** Plants that stand on a record's day, middle of the years, /m2. */
+    public double plantsM2(List<Integer> plants, int record) {
+        return plants.stream()
+                .mapToDouble(p -> sownM2.getOrDefault(p, 0.0)
+                        * band(record, p, OfPlant.STAND).middle())
+                .sum();
+    }
+
+    public boolean has(String standId, String plantId) {
+        return of(standId).stream().anyMatch(s -> s.plantId().equals(plantId));
+    }
+
+    /** Place among the plants of one of a stand. */
+    public int plant(String standId, String plantId) {
+        return of(standId).stream()
+                .filter(s -> s.plantId().equals(plantId))
+                .mapToInt(Standing::index)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** The species or crop that a place among the plants stands for. */
+    public String plantId(int plant) {
+        return standings.get(plant).plantId();
+    }
+
+    public List<Integer> plants(String standId) {
+        return of(standId).stream().map(Standing::index).toList();
+    }
+
+    public Band band(int record, int plant, OfPlant v) {
+        long key = ((long) record * 1000 + plant) * 100 + v.ordinal();
+        return bands.computeIfAbsent(key, k -> GroundCourse.band(course.plant(record, plant, v)));
+    }
+
+    public Band band(int record, OfGround v) {
+        long key = -((long) record * 100 + v.ordinal()) - 1;
+        return bands.computeIfAbsent(key, k -> GroundCourse.band(course.ground(record, v)));
+    }
+
+    /** A value of a plant on a day, between the records around it, as far as one evening. */
+    public Band on(LocalDate date, int plant, OfPlant v, LocalDate lastEvening) {
+        int day = Math.min(day(date), day(lastEvening));
+        int r = course.recordOf(day);
+        Band at = band(r, plant, v);
+        if (r + 1 >= course.records() || course.recordedDay(r) == day || course.recordedDay(r + 1) > day(lastEvening)) {
+            return at;
+        }
+        Band next = band(r + 1, plant, v);
+        double t = (double) (day - course.recordedDay(r)) / (course.recordedDay(r + 1) - course.recordedDay(r));
+        return new Band(
+                at.low() + t * (next.low() - at.low()),
+                at.middle() + t * (next.middle() - at.middle()),
+                at.high() + t * (next.high() - at.high()));
+    }
+}

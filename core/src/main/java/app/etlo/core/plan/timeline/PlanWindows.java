@@ -1,0 +1,88 @@
+package app.etlo.core.plan.timeline;
+
+import app.etlo.core.field.FrostDates;
+import app.etlo.core.field.SoilProfile;
+import app.etlo.core.knowledge.Species;
+import app.etlo.core.mix.UsefulSowing;
+import app.etlo.core.plan.document.PlanDocument.CoverEntry;
+import app.etlo.core.rotation.CropInTime;
+import app.etlo.core.rotation.InsideWindows;
+import app.etlo.core.rotation.Window;
+import app.etlo.core.rotation.WindowKind;
+import app.etlo.core.rotation.WindowOffer;
+import app.etlo.core.weather.SoilWater;
+import app.etlo.core.weather.WaterUse;
+import app.etlo.core.weather.YearsAhead;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/** The windows of a plan, between and inside its crops, with what stands in each and what the weather makes of it. */
+public final class PlanWindows {
+    private final List<CropInTime> crops;
+    private final Optional<YearsAhead> years;
+    private final List<Window> all;
+
+    public PlanWindows(List<CropInTime> crops, Optional<YearsAhead> years, Optional<FrostDates> frost) {
+        this.crops = crops;
+        this.years = years;
+        List<Window> found = new ArrayList<>(Window.between(crops));
+        found.addAll(new InsideWindows(crops, years, frost.map(FrostDates::lastSpring)).all());
+        found.sort(Comparator.comparing(Window::from));
+        this.all = List.copyOf(found);
+    }
+
+    /** In time. */
+    public List<Window> all() {
+        return all;
+    }
+
+    /** The window a cover stands in: inside the crop it is sown into, else the one ahead of the crop that follows. */
+    public Optional<Window> of(CoverEntry cover) {
+        String crop = cover.place().cropId();
+        if (cover.place().relation().equals("into")) {
+            return all.stream()
+                    .filter(w -> w.kind() != WindowKind.BETWEEN && w.after().equals(crop))
+                    .filter(w -> cover.place().kind().map(w.kind()::equals).orElse(true))
+                    .findFirst();
+        }
+        boolean before = cover.place().relation().equals("before");
+        return all.stream()
+                .filter(w -> w.kind() == WindowKind.BETWEEN)
+                .filter(w -> before
+                        ? w.before().equals(Optional.of(crop))
+                        : w.after().equals(crop))
+                .findFirst();
+    }
+
+    /** What the weather offers in a window, the soil's water played under the plan's crops and covers. */
+    public Optional<WindowOffer> offer(
+            SoilProfile soil, List<GroundCover.CoverSpan> covers, double evapotranspirationScale) {
+        return years.map(ahead -> {
+            GroundCover ground = GroundCover.of(ahead, crops, covers);
+            List<SoilWater.Course> water = IntStream.range(0, ahead.count())
+                    .mapToObj(y -> SoilWater.course(soil, ahead, y, ground, evapotranspirationScale))
+                    .toList();
+            List<SoilWater.Course> grass = IntStream.range(0, ahead.count())
+                    .mapToObj(y -> SoilWater.course(soil, ahead, y, d -> WaterUse.GRASS, evapotranspirationScale))
+                    .toList();
+            return new WindowOffer(ahead, water, grass);
+        });
+    }
+
+    /** The latest useful sowing of a cover's species in its window; none without weather or window. */
+    public List<UsefulSowing> useful(String coverId, List<Species> species, Optional<Window> window) {
+        return years.flatMap(ahead -> window.map(w -> species.stream()
+                        .map(s -> UsefulSowing.of(
+                                s,
+                                ahead,
+                                w.from(),
+                                w.to(),
+                                w.sowUntil(),
+                                "mix/" + coverId + "/" + s.id() + "/latestSowing"))
+                        .toList()))
+                .orElse(List.of());
+    }
+}

@@ -1,0 +1,91 @@
+package app.etlo.core.plan.asked;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.etlo.core.plan.FieldPlans;
+import app.etlo.core.plan.Plans;
+import app.etlo.core.plan.asked.Sensitivities.Move;
+import app.etlo.core.plan.asked.Sensitivities.SensitivityView;
+import app.etlo.core.plan.chapter.Evaluator;
+import app.etlo.core.plan.document.Dossier;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+/** One input at a time: what must move a figure moves it, in the direction it must, and what cannot does not. */
+class SensitivitiesTest {
+    private static Optional<SensitivityView> of(String figure) {
+        Dossier d = Plans.read(FieldPlans.of()
+                .crop("winter-wheat", "2026-10-01", "2027-07-20")
+                .crop("grain-corn", "2028-05-10", "2028-10-15")
+                .coverWithAims("v1", "before", "c2", List.of("mulch"), "cereal-rye", "hairy-vetch")
+                .operation("sow", "v1", "2027-08-25", "\"method\":\"drilled\"")
+                .operation("end", "v1", "2028-05-08", "\"method\":\"burndown\"")
+                .text());
+        return Sensitivities.of(new Evaluator(Plans.KNOWLEDGE), d.plan(), d.context(), FieldPlans.AS_OF, figure);
+    }
+
+    private static Move move(SensitivityView v, String input) {
+        return v.moves().stream()
+                .filter(m -> m.input().equals(input))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void what_a_cover_weighs_hangs_on_light_nitrogen_and_its_day() {
+        SensitivityView v = of("grow/v1/mass").orElseThrow();
+        assertThat(v.moves()).hasSize(9);
+        Move light = move(v, "use of light");
+        assertThat(light.high()).isGreaterThan(light.low());
+        Move humus = move(v, "nitrogen from humus");
+        assertThat(humus.high()).isGreaterThan(humus.low());
+        assertThat(move(v, "day of sowing").low())
+                .isNotEqualTo(move(v, "day of sowing").high());
+        // widest first
+        for (int i = 1; i < v.moves().size(); i++) {
+            Move wide = v.moves().get(i - 1);
+            Move narrow = v.moves().get(i);
+            assertThat(Math.abs(wide.high() - wide.low()))
+                    .isGreaterThanOrEqualTo(Math.abs(narrow.high() - narrow.low()));
+        }
+        assertThat(v.confidence()).isEqualTo(Sensitivities.Confidence.MEDIUM);
+    }
+
+    @Test
+    void more_rain_leaves_more_nitrogen_to_leach() {
+        Move rain = move(of("grow/leached").orElseThrow(), "rain of the field");
+        assertThat(rain.high()).isGreaterThanOrEqualTo(rain.low());
+    }
+
+    @Test
+    void a_figure_that_is_not_simulated_has_none() {
+        assertThat(of("field/area")).isEmpty();
+        assertThat(of("grow/nothing/mass")).isEmpty();
+    }
+
+    /** The same width of band is told as less sure where the numbers of the plants were derived and tuned on nothing. */
+    @Test
+    void how_sure_looks_at_where_the_numbers_of_the_plants_come_from() {
+        String plan = FieldPlans.of()
+                .crop("winter-wheat", "2026-10-01", "2027-07-20")
+                .crop("grain-corn", "2028-05-10", "2028-10-15")
+                .coverWithAims("v1", "before", "c2", List.of("mulch"), "winter-triticale")
+                .operation("sow", "v1", "2027-08-25", "\"method\":\"drilled\"")
+                .operation("end", "v1", "2028-05-08", "\"method\":\"burndown\"")
+                .text();
+        Dossier derived = Plans.read(plan);
+        Dossier tuned = Plans.read(plan.replace("winter-triticale", "cereal-rye"));
+        Evaluator evaluator = new Evaluator(Plans.KNOWLEDGE);
+        SensitivityView less = Sensitivities.of(
+                        evaluator, derived.plan(), derived.context(), FieldPlans.AS_OF, "grow/v1/mass")
+                .orElseThrow();
+        SensitivityView more = Sensitivities.of(
+                        evaluator, tuned.plan(), tuned.context(), FieldPlans.AS_OF, "grow/v1/mass")
+                .orElseThrow();
+        assertThat(less.because()).contains("tuned on nothing");
+        assertThat(more.because()).doesNotContain("tuned on nothing");
+        assertThat(more.confidence()).isEqualTo(Sensitivities.Confidence.MEDIUM);
+        assertThat(less.confidence()).isEqualTo(Sensitivities.Confidence.LOW);
+    }
+}
