@@ -1,15 +1,15 @@
 package app.etlo.server.print;
 
 /**
- * How much a drawing may hold. Etlo's own round values, above what the page draws of the demo's plans; SectionDrawingTest draws the
- * most of each that is let through.
+ * How much a drawing may hold. Etlo's own round values, several times what the page draws of a plan of the demo, and little
+ * enough to be drawn in 64 MB, fonts included (DrawingMemoryTest).
  */
 final class DrawingBounds {
     static final int MOST_LETTERS = 2_000_000;
-    static final int MOST_ELEMENTS = 12_000;
+    static final int MOST_ELEMENTS = 6_000;
     static final int DEEPEST = 12;
     /** Numbers in all paths together. */
-    static final int MOST_NUMBERS = 160_000;
+    static final int MOST_NUMBERS = 100_000;
     /** A coordinate, a length or a step of a path, px. */
     static final double FARTHEST = 20_000;
 

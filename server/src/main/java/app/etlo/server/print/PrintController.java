@@ -1,7 +1,7 @@
 package app.etlo.server.print;
 
-import app.etlo.core.plan.Evaluated;
-import app.etlo.core.plan.Refused;
+import app.etlo.core.plan.chapter.Evaluated;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.evaluation.Evaluations;

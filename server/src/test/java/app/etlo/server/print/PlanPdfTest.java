@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
-import app.etlo.core.plan.Dossier;
-import app.etlo.core.plan.Evaluated;
-import app.etlo.core.plan.EvaluationWriter;
-import app.etlo.core.plan.Evaluator;
-import app.etlo.core.plan.PlanReader;
+import app.etlo.core.plan.chapter.Evaluated;
+import app.etlo.core.plan.chapter.Evaluator;
+import app.etlo.core.plan.document.Dossier;
+import app.etlo.core.plan.document.PlanReader;
+import app.etlo.core.plan.shown.EvaluationWriter;
 import java.awt.image.BufferedImage;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;

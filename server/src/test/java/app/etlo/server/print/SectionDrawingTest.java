@@ -170,11 +170,11 @@ class SectionDrawingTest {
                                         29,
                                         "<path d=\"M0 9H1000\" stroke=\"#000\" stroke-width=\"0.6\" stroke-dasharray=\"0.5\"/>"))),
                 Arguments.of(
-                        "shapes", svg(many(11_000, "<path d=\"M1 2L30 40L50 6Z\" fill=\"#0a0\" stroke=\"#000\"/>"))),
+                        "shapes", svg(many(5_500, "<path d=\"M1 2L30 40L50 6Z\" fill=\"#0a0\" stroke=\"#000\"/>"))),
                 Arguments.of(
                         "numbers",
                         svg("<path stroke=\"#000\" d=\"M0 0"
-                                + IntStream.range(0, 79_000)
+                                + IntStream.range(0, 49_000)
                                         .mapToObj(i -> "L" + i % 1000 + " " + (i * 7919L % 386))
                                         .collect(Collectors.joining())
                                 + "\"/>")),
@@ -207,7 +207,7 @@ class SectionDrawingTest {
 
     @Test
     void a_drawing_that_takes_too_long_all_the_same_is_left_out() {
-        String much = svg(many(11_000, "<path d=\"M1 2L30 40L50 6Z\" fill=\"#0a0\" stroke=\"#000\"/>"));
+        String much = svg(many(5_500, "<path d=\"M1 2L30 40L50 6Z\" fill=\"#0a0\" stroke=\"#000\"/>"));
         assertThat(new Printing(Duration.ofMillis(1)).picture(much).refused()).contains("too long to draw");
     }
 }
