@@ -72,8 +72,8 @@ export function WindowTable() {
                 <th className="py-1 text-left">window</th>
                 <th>days</th>
                 <th className="pl-2">{us ? 'above 39 °F' : 'above 4 °C'}</th>
-                <th className="pl-2">first frost</th>
-                <th className="pl-2">last frost</th>
+                <th className="pl-2">first autumn frost</th>
+                <th className="pl-2">last spring frost</th>
                 <th className="pl-2">water on offer</th>
                 <th className="pl-2">dry enough to drill</th>
                 <th />

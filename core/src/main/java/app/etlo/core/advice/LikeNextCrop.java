@@ -2,8 +2,11 @@ package app.etlo.core.advice;
 
 import app.etlo.core.knowledge.Group;
 import app.etlo.core.mix.MixOutlook;
+import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.working.Source;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -36,28 +39,28 @@ final class LikeNextCrop extends Judgement {
     @Override
     public Stream<Note> judge(Situation s) {
         return s.covers().stream()
-                .flatMap(
-                        c -> c.outlook().stream()
-                                .flatMap(
-                                        o -> c.next().stream()
-                                                .filter(n -> GRASSES.contains(
-                                                                        n.crop().group())
-                                                                && share(c, o, true) > 70
-                                                        || n.crop().group().isLegume() && share(c, o, false) > 60)
-                                                .map(
-                                                        n -> note(
-                                                                c.id(),
-                                                                c.sown(),
-                                                                "Much of this mix is of the kind of "
-                                                                        + n.crop()
-                                                                                .name()
-                                                                                .toLowerCase(java.util.Locale.ROOT)
-                                                                        + ", which follows. Many design it the other way round.",
-                                                                List.of(
-                                                                        "grasses " + Math.round(share(c, o, true))
-                                                                                + " %",
-                                                                        "legumes " + Math.round(share(c, o, false))
-                                                                                + " %"),
-                                                                "more legumes and broadleaves ahead of a grass, more grasses ahead of a legume"))));
+                .flatMap(c -> c.outlook().flatMap(o -> c.next().flatMap(n -> judge(c, o, n))).stream());
+    }
+
+    private Optional<Note> judge(Situation.Cover c, MixOutlook o, CropInTime next) {
+        long grasses = Math.round(share(c, o, true));
+        long legumes = Math.round(share(c, o, false));
+        boolean grass = GRASSES.contains(next.crop().group()) && grasses > 70;
+        boolean legume = next.crop().group().isLegume() && legumes > 60;
+        if (!grass && !legume) {
+            return Optional.empty();
+        }
+        String crop = next.crop().name().toLowerCase(Locale.ROOT);
+        return Optional.of(note(
+                c.id(),
+                c.sown(),
+                grass
+                        ? "Grasses are " + grasses + " % of the dry tops ahead of " + crop
+                                + ", a grass too: nitrogen can be short in spring. Many sow more legumes and broadleaves there."
+                        : "Legumes are " + legumes + " % of the dry tops ahead of " + crop
+                                + ", a legume too: their nitrogen is of little use to it, and they share diseases. Many sow"
+                                + " more grasses there.",
+                List.of("grasses " + grasses + " %", "legumes " + legumes + " %"),
+                grass ? "more legumes and broadleaves in the mix" : "more grasses in the mix"));
     }
 }

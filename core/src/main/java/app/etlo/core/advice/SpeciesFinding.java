@@ -20,16 +20,19 @@ final class SpeciesFinding extends Judgement {
 
     private static final Map<String, Weight> WEIGHTS = Map.of(
             "seeds-before-end", Weight.THINK,
+            "survives-its-end", Weight.STOP,
             "hard-to-end", Weight.THINK,
             "winterkill-unsure", Weight.THINK,
             "volunteers-in-grain", Weight.THINK);
 
     private static final String LISTED = "on-noxious-list";
+    /** Reasons that are settled on the End step. */
+    private static final Set<String> OF_THE_END = Set.of("survives-its-end", "hard-to-end", "seeds-before-end");
 
     private final String rule;
 
     private SpeciesFinding(String rule, Weight weight, String speaks, Source source) {
-        super("mix-" + rule, weight, Step.MIX, speaks, source, "medium");
+        super("mix-" + rule, weight, OF_THE_END.contains(rule) ? Step.END : Step.MIX, speaks, source, "medium");
         this.rule = rule;
     }
 
@@ -52,7 +55,7 @@ final class SpeciesFinding extends Judgement {
         return s.covers().stream().flatMap(this::ofCover);
     }
 
-    /** Species of which the same is to be said share a note. */
+    /** One note for a matter: species of which the same is said share a sentence, and those of the rule share the note. */
     private Stream<Note> ofCover(Situation.Cover c) {
         Map<String, List<Component>> byText = new LinkedHashMap<>();
         boolean excludes = false;
@@ -64,18 +67,27 @@ final class SpeciesFinding extends Judgement {
                 }
             }
         }
+        if (byText.isEmpty()) {
+            return Stream.empty();
+        }
         String wouldChange = excludes
                 ? "another species; it may stay, and the note stays with it"
                 : "another species, date or way of ending";
-        return byText.entrySet().stream().map(e -> {
-            String names = e.getValue().stream().map(x -> x.species().name()).collect(Collectors.joining(", "));
-            String text = e.getKey();
-            return note(
-                    c.id() + "/" + e.getValue().get(0).species().id(),
-                    c.sown(),
-                    names + ": " + text + (text.endsWith(".") ? "" : "."),
-                    List.of(names, text),
-                    wouldChange);
-        });
+        List<String> sentences = byText.entrySet().stream()
+                .map(e -> sentence(names(e.getValue()), e.getKey()))
+                .toList();
+        Component first = byText.values().iterator().next().get(0);
+        return Stream.of(note(
+                c.id() + "/" + first.species().id(), c.sown(), String.join(" ", sentences), sentences, wouldChange));
+    }
+
+    private static String names(List<Component> of) {
+        return of.stream().map(x -> x.species().name()).collect(Collectors.joining(", "));
+    }
+
+    /** A text that is a sentence of its own names the species itself. */
+    private static String sentence(String names, String text) {
+        String all = Character.isUpperCase(text.charAt(0)) ? text : names + ": " + text;
+        return all.endsWith(".") ? all : all + ".";
     }
 }

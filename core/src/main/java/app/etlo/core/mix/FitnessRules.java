@@ -8,6 +8,7 @@ import app.etlo.core.knowledge.Use;
 import app.etlo.core.mix.FitnessRule.Case;
 import app.etlo.core.mix.FitnessRule.Test;
 import app.etlo.core.quantity.Said;
+import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
 import java.util.List;
@@ -26,6 +27,9 @@ final class FitnessRules {
     private static final double HARDLY_KILLED = 0.6;
 
     private static final double WELL_KILLED = 0.85;
+    /** From here on winter takes too little of it to be mentioned. */
+    private static final double MOSTLY_ALIVE = 0.95;
+
     private static final double SEEDS_SOON = 0.3;
     /** Seed cost of a full rate per ha, in the library's currency. */
     private static final double EXPENSIVE_PER_HA = 150;
@@ -63,6 +67,7 @@ final class FitnessRules {
                     "another-must-carry",
                     "hardiness of handbooks, nights of the weather record",
                     FitnessRules::anotherMustCarry),
+            but("survives-its-end", "kill by stage; Etlo's own shares", FitnessRules::survives),
             but("hard-to-end", "kill by stage; Etlo's own shares", FitnessRules::hardToEnd),
             but("winterkill-unsure", "mild winters leave what was to die", FitnessRules::winterkillUnsure),
             but("seeds-before-end", "degree days to viable seed", FitnessRules::seedsBeforeEnd),
@@ -198,9 +203,9 @@ final class FitnessRules {
     }
 
     private static Optional<String> cannotBeEnded(Case c) {
-        return c.killed()
-                .filter(k -> c.place().organic() && !byWinter(c) && k < HARDLY_KILLED)
-                .map(k -> "the method kills about " + Math.round(k * 100) + " % of it, and no herbicide may follow");
+        return killed(c, 0, HARDLY_KILLED)
+                .filter(text -> c.place().organic())
+                .map(text -> text + ", and no herbicide may follow");
     }
 
     private static Optional<String> notOnProgramme(Case c) {
@@ -269,9 +274,31 @@ final class FitnessRules {
     }
 
     private static Optional<String> hardToEnd(Case c) {
+        return killed(c, HARDLY_KILLED, WELL_KILLED);
+    }
+
+    /** With organic certification it is left out of the proposals by another rule. */
+    private static Optional<String> survives(Case c) {
+        return killed(c, 0, HARDLY_KILLED).filter(text -> !c.place().organic());
+    }
+
+    /**
+     * What the method kills, where so much is gone after it and winter together; nothing where winter is the method. What winter has
+     * killed before needs no method.
+     */
+    private static Optional<String> killed(Case c, double from, double to) {
+        double alive = Prospect.share(c.prospect().alive());
         return c.killed()
-                .filter(k -> !byWinter(c) && k < WELL_KILLED && !(c.place().organic() && k < HARDLY_KILLED))
-                .map(k -> "the method kills about " + Math.round(k * 100) + " %");
+                .filter(k -> !byWinter(c) && 1 - alive * (1 - k) >= from && 1 - alive * (1 - k) < to)
+                .flatMap(k -> c.place()
+                        .end()
+                        .map(e -> c.knowledge()
+                                        .terminationMethods()
+                                        .get(e.method())
+                                        .name()
+                                        .toLowerCase(Locale.ROOT)
+                                + " on " + Shown.date(e.date()) + " kills about " + Math.round(k * 100) + " % of "
+                                + (alive > MOSTLY_ALIVE ? "it" : "what lives till then (" + years(alive) + ")")));
     }
 
     private static Optional<String> seedsBeforeEnd(Case c) {
@@ -291,7 +318,8 @@ final class FitnessRules {
                 .next()
                 .flatMap(n -> AimDelivery.sharedPest(
                                 c.species(), n.crop().growing().sharedPests())
-                        .map(p -> "host of " + p + ", which " + n.crop().name().toLowerCase(Locale.ROOT) + " takes"));
+                        .map(p -> "host of " + p + ", which also attacks "
+                                + n.crop().name().toLowerCase(Locale.ROOT)));
     }
 
     private static Optional<String> volunteers(Case c) {

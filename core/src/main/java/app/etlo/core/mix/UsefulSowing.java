@@ -108,7 +108,7 @@ public record UsefulSowing(
     }
 
     private static Optional<LocalDate> day(double after, LocalDate from) {
-        return Double.isFinite(after) ? Optional.of(from.plusDays((long) Math.floor(after))) : Optional.empty();
+        return Double.isFinite(after) ? Optional.of(from.plusDays((long) Math.round(after))) : Optional.empty();
     }
 
     private static Optional<Figure> figure(

@@ -23,6 +23,8 @@ import java.util.Optional;
 public final class WindowOffer {
     /** The frost that ends tender growth. */
     private static final double FROST_C = 0;
+    /** Of the month that parts the frosts of spring from those of autumn. */
+    private static final int MIDSUMMER_DAY = 15;
 
     private static final Formula DEGREE_DAYS = Formula.of(
             "Degree days of the window",
@@ -118,25 +120,48 @@ public final class WindowOffer {
         return what + " from " + Shown.date(w.from()) + " to " + Shown.date(w.to());
     }
 
+    /**
+     * The last frost of spring and the first of autumn inside a window. Midsummer parts them, so that no band mixes two seasons; of
+     * a window with more than one of them the first autumn and the last spring count.
+     */
     private List<Figure> frosts(Window w) {
         int a = years.day(w.from());
         int b = years.day(w.to());
+        LocalDate summer = midsummerFrom(w.from());
+        boolean startsInAutumn = summer.minusMonths(6).isAfter(w.from());
+        int autumnFrom = startsInAutumn ? a : Math.min(b, years.day(summer));
+        LocalDate end = midsummerFrom(w.to());
+        boolean endsInAutumn = end.minusMonths(6).isAfter(w.to());
+        int springTo = endsInAutumn ? years.day(end.minusYears(1)) : b;
         double[] first = new double[years.count()];
         double[] last = new double[years.count()];
         for (int y = 0; y < years.count(); y++) {
             first[y] = Double.POSITIVE_INFINITY;
             last[y] = Double.NEGATIVE_INFINITY;
             for (int d = a; d < b; d++) {
-                if (years.tminC(y, d) < FROST_C) {
-                    first[y] = Math.min(first[y], w.from().toEpochDay() + d - a);
-                    last[y] = w.from().toEpochDay() + d - a;
+                if (years.tminC(y, d) >= FROST_C) {
+                    continue;
+                }
+                double day = w.from().toEpochDay() + d - a;
+                if (d >= autumnFrom) {
+                    first[y] = Math.min(first[y], day);
+                }
+                if (d < springTo && !(startsInAutumn && d < years.day(summer.minusMonths(6)))) {
+                    last[y] = day;
                 }
             }
         }
         List<Figure> found = new ArrayList<>();
-        frost(w, "firstFrost", "First frost in the window", first, found);
-        frost(w, "lastFrost", "Last frost in the window", last, found);
+        frost(w, "firstFrost", "First autumn frost in the window", first, found);
+        frost(w, "lastFrost", "Last spring frost in the window", last, found);
         return found;
+    }
+
+    /** The middle of July, on the southern half of January, on or after a day. */
+    private LocalDate midsummerFrom(LocalDate day) {
+        int month = years.climate().place().isSouthern() ? 1 : 7;
+        LocalDate of = LocalDate.of(day.getYear(), month, MIDSUMMER_DAY);
+        return of.isBefore(day) ? of.plusYears(1) : of;
     }
 
     /** Shown only where most years have one; how many is said in the working. */

@@ -79,7 +79,7 @@ class CandidatesTest {
         assertThat(one(list, "cereal-rye").excluded()).isFalse();
         assertThat(one(list, "cereal-rye").alive()).isGreaterThan(0.9);
         // a perennial clover shrugs a roller off
-        assertThat(rules(one(list, "white-clover"))).contains("hard-to-end");
+        assertThat(rules(one(list, "white-clover"))).contains("survives-its-end");
     }
 
     @Test

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.etlo.core.advice.MissingFact;
 import app.etlo.core.advice.Note;
+import app.etlo.core.advice.Step;
 import app.etlo.core.advice.Weight;
 import app.etlo.core.plan.FieldPlans;
 import app.etlo.core.plan.Plans;
@@ -231,7 +232,8 @@ class MixNotesTest {
             will-not-winterkill | 2027-08-20 | winterkill     | 2028-05-01 | cereal-rye         | spring-oats| THINK
             winterkill-unsure   | 2027-08-20 | winterkill     | 2028-05-01 | hairy-vetch        | sorghum-sudangrass | THINK
             another-must-carry  | 2027-08-20 | roller-crimper | 2028-05-01 | sorghum-sudangrass | cereal-rye | TIP
-            hard-to-end         | 2027-08-20 | roller-crimper | 2028-05-01 | white-clover       |            | THINK
+            survives-its-end    | 2027-08-20 | roller-crimper | 2028-05-01 | white-clover       | spring-oats | STOP
+            hard-to-end         | 2027-05-25 | mow            | 2027-08-20 | sunn-hemp          |            | THINK
             seeds-before-end    | 2027-06-01 | burndown       | 2028-05-01 | buckwheat          | cereal-rye | THINK
             for-experts         | 2027-08-20 | burndown       | 2028-05-01 | annual-ryegrass    | cereal-rye | TIP
             """)
@@ -244,6 +246,32 @@ class MixNotesTest {
         if (other != null) {
             mix(other, 50).silent("mix-" + rule);
         }
+    }
+
+    @Test
+    void what_lives_on_is_said_in_one_note_with_the_way_and_the_day_of_the_end() {
+        sown = "2027-08-20";
+        method = "roller-crimper";
+        end = "2028-04-20";
+        mix("hairy-vetch", 50, "white-clover", 50).speaks("mix-survives-its-end", Weight.STOP);
+        assertThat(of("mix-survives-its-end")).singleElement().satisfies(n -> {
+            assertThat(n.text())
+                    .contains("Hairy vetch: roller-crimper on 20 Apr 2028 kills about ")
+                    .contains("White clover: roller-crimper on 20 Apr 2028 kills about ");
+            assertThat(n.step()).isEqualTo(Step.END);
+        });
+    }
+
+    @Test
+    void two_brassicas_above_their_share_are_one_note() {
+        mix("white-mustard", 50, "oilseed-radish", 20, "crimson-clover", 50)
+                .speaks("brassica-above-blend-share", Weight.THINK);
+        assertThat(of("brassica-above-blend-share"))
+                .singleElement()
+                .satisfies(n -> assertThat(n.text())
+                        .isEqualTo(
+                                "White mustard at 50 % of its full rate and oilseed radish at 20 % of its full rate shade out"
+                                        + " the small and slow species."));
     }
 
     @Test

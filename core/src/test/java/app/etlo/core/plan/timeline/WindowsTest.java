@@ -118,6 +118,28 @@ class WindowsTest {
                 .isBetween(first[14] - 1, first[15] + 1);
     }
 
+    /** In every station and kind of window, so that a date in the middle has its band in its own season. */
+    @Test
+    void a_band_of_frosts_never_mixes_spring_and_autumn() {
+        for (String station : List.of("tarrow-ridge", "vennick-plain", "ochremead", "karrel-downs")) {
+            Evaluated e = FieldPlans.of()
+                    .field("\"station\":\"" + station + "\"")
+                    .crop("winter-wheat", "2026-10-01", "2027-07-12")
+                    .crop("grain-corn", "2028-05-05", "2028-10-10")
+                    .crop("soybean", "2029-05-14", "2029-10-02")
+                    .evaluated();
+            List<Figure> frosts = e.figures().values().stream()
+                    .filter(f -> f.id().endsWith("Frost") && f.id().startsWith("window/"))
+                    .toList();
+            assertThat(frosts)
+                    .as(station)
+                    .isNotEmpty()
+                    .allSatisfy(f -> assertThat(f.value().high() - f.value().low())
+                            .as(station + " " + f.id())
+                            .isLessThan(100));
+        }
+    }
+
     @Test
     void hardier_and_faster_species_may_be_sown_later() {
         Evaluated e = FieldPlans.of()
@@ -138,6 +160,9 @@ class WindowsTest {
             assertThat(x.nearlyAll().orElseThrow())
                     .isBeforeOrEqualTo(x.mostYears().orElseThrow());
             assertThat(x.mostYears().orElseThrow()).isBeforeOrEqualTo(x.half().orElseThrow());
+            // the calendar and the figure are one day
+            assertThat(x.mostYears().orElseThrow().toEpochDay())
+                    .isEqualTo(Math.round(x.figure().orElseThrow().middle()));
         });
     }
 
