@@ -30,7 +30,7 @@ export function FeedStep() {
   const set = (change: Nitrogen) =>
     session.change((p) => setCrop(p, crop.id, { nitrogen: tidy({ ...n, ...change }) }));
   const local = n.school === 'local';
-  const own = (known?.needUnit ?? 'kg/t') as UnitSymbol;
+  const own = (us ? (known?.needUnit ?? 'lb/cwt') : 'kg/t') as UnitSymbol;
   const factorUnits = [own, ...(['lb/bu', 'lb/cwt', 'kg/t'] as const).filter((u) => u !== own)];
   const fig = (what: string) => `feed/${crop.id}/${what}`;
   const has = (what: string) => state.evaluation?.figures[fig(what)] !== undefined;

@@ -6,7 +6,7 @@ import { parseDay, shownDay } from './dates';
 
 /**
  * A day, written without doubt (12 May 2027) and taken on blur or Enter; [ and ] step it by a day, with Shift by a week. What
- * is no date stays typed, with what is wrong beside it.
+ * is no date stays typed, with what is wrong beside it; what can be read two ways is asked about.
  */
 export function DateField(props: {
   label: string;
@@ -20,13 +20,16 @@ export function DateField(props: {
   const [text, setText] = useState(shownDay(props.value));
   const [known, setKnown] = useState(props.value);
   const [wrong, setWrong] = useState('');
+  const [either, setEither] = useState<string[]>([]);
   if (known !== props.value) {
     setKnown(props.value);
     setText(shownDay(props.value));
     setWrong('');
+    setEither([]);
   }
   const put = (day: string) => {
     setWrong('');
+    setEither([]);
     setText(shownDay(day));
     if (day !== (props.value ?? '')) props.onChange(day);
   };
@@ -37,7 +40,10 @@ export function DateField(props: {
     }
     const p = parseDay(text, today());
     if ('day' in p) put(p.day);
-    else setWrong(p.wrong);
+    else {
+      setWrong(p.wrong);
+      setEither(p.either ?? []);
+    }
   };
   const steps: Record<string, number> = { '[': -1, ']': 1, '{': -7, '}': 7 };
   return (
@@ -95,6 +101,15 @@ export function DateField(props: {
       {wrong && (
         <span id={`${id}-p`} role="alert" className="max-w-52 text-[12.5px] text-hand">
           {wrong}
+        </span>
+      )}
+      {either.length > 0 && (
+        <span className="inline-flex gap-2">
+          {either.map((d) => (
+            <button key={d} type="button" className="link text-[13px]" onClick={() => put(d)}>
+              {shownDay(d)}
+            </button>
+          ))}
         </span>
       )}
     </span>

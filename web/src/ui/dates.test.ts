@@ -36,11 +36,11 @@ describe('a day as people write it', () => {
     ['31 April 2027', 'no such day'],
     ['2027-13-01', 'no such day'],
     ['12 May 1927', 'a year from 1950'],
-    ['soon', 'is no date'],
-    ['May', 'is no date'],
-    ['12', 'is no date'],
+    ['soon', 'is not a date'],
+    ['May', 'is not a date'],
+    ['12', 'is not a date'],
     ['40/40/2027', 'no such day'],
-    ['12 May 2027 or so', 'is no date'],
+    ['12 May 2027 or so', 'is not a date'],
   ])('%s is asked back', (text, expected) => expect(day(text)).toContain(expected));
 
   test('what is shown is read back', () => {

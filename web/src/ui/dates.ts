@@ -2,7 +2,8 @@ import { addDays, dayNumber, spokenDate } from './days';
 
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
-export type ParsedDay = { day: string } | { wrong: string };
+/** A day, what is wrong, or the days it could mean with what to ask. */
+export type ParsedDay = { day: string } | { wrong: string; either?: string[] };
 
 const EXAMPLE = 'write it as 12 May 2027';
 
@@ -26,7 +27,7 @@ function nearest(m: number, d: number, today: string): ParsedDay {
 
 /**
  * A day as people write it: 12 May 2027, May 12 2027, 12 May (its year the nearest), 2027-05-12. Figures alone, such as
- * 4/5/2027, are refused when day and month could be taken for each other.
+ * 4/5/2027, are asked about when day and month could be taken for each other.
  */
 export function parseDay(text: string, today: string): ParsedDay {
   const t = text.trim().toLowerCase();
@@ -47,12 +48,14 @@ export function parseDay(text: string, today: string): ParsedDay {
     if (a > 12 && b <= 12) return whole(year, b, a);
     if (b > 12 && a <= 12) return whole(year, a, b);
     if (a === b) return whole(year, a, b);
-    const one = whole(year, b, a);
-    return 'day' in one
-      ? { wrong: `which is the month? ${EXAMPLE}` }
+    const either = [whole(year, b, a), whole(year, a, b)].flatMap((p) =>
+      'day' in p ? [p.day] : [],
+    );
+    return either.length > 0
+      ? { wrong: 'which is the month?', either }
       : { wrong: 'there is no such day' };
   }
-  return { wrong: `“${text.trim().slice(0, 20)}” is no date; ${EXAMPLE}` };
+  return { wrong: `“${text.trim().slice(0, 20)}” is not a date; ${EXAMPLE}` };
 }
 
 /** A moment as it is shown: the day and the time by this machine's clock. */

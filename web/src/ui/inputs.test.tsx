@@ -57,6 +57,21 @@ describe('numbers', () => {
     expect(take).toHaveBeenLastCalledWith(16000);
   });
 
+  test('of two readings the one that can be is taken', () => {
+    const take = vi.fn();
+    render(<NumberField label="Latitude" value={undefined} min={-90} max={90} onChange={take} />);
+    type('Latitude', '43.125');
+    expect(take).toHaveBeenLastCalledWith(43.125);
+    expect(screen.queryByRole('alert')).toBeNull();
+  });
+
+  test('what this page wrote itself is not asked about', () => {
+    const take = vi.fn();
+    render(<NumberField label="In store" value={1.234} onChange={take} />);
+    fireEvent.blur(screen.getByLabelText('In store'));
+    expect(screen.queryByRole('alert')).toBeNull();
+  });
+
   test('emptied means default', () => {
     const take = vi.fn();
     render(<NumberField label="Waste" value={3} onChange={take} />);
@@ -138,6 +153,16 @@ describe('days', () => {
     expect(take).toHaveBeenLastCalledWith('2026-08-06');
     fireEvent.keyDown(input, { key: '{' });
     expect(take).toHaveBeenLastCalledWith('2026-07-29');
+  });
+
+  test('figures that could be two days are asked about, and the chosen one is taken', () => {
+    const take = vi.fn();
+    render(<DateField label="Sown" value={undefined} onChange={take} />);
+    type('Sown', '10/1/2026');
+    expect(screen.getByRole('alert').textContent).toContain('which is the month');
+    fireEvent.click(screen.getByRole('button', { name: '1 Oct 2026' }));
+    expect(take).toHaveBeenLastCalledWith('2026-10-01');
+    expect(screen.queryByRole('button', { name: '10 Jan 2026' })).toBeNull();
   });
 
   test('what is no date stays typed with what is wrong', () => {

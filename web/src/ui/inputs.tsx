@@ -37,6 +37,8 @@ export function NumberField(props: NumberProps) {
   const [wrong, setWrong] = useState('');
   const [either, setEither] = useState<number[]>([]);
   const sign = useDecimalSign();
+  const least = props.min ?? 0;
+  const most = props.max ?? 1e9;
   if (known !== props.value) {
     setKnown(props.value);
     setText(written(props.value));
@@ -45,6 +47,11 @@ export function NumberField(props: NumberProps) {
   }
   const take = () => {
     setEither([]);
+    // what stands there as it was written by this page is no new number
+    if (text === written(props.value)) {
+      setWrong('');
+      return;
+    }
     if (text.trim() === '') {
       setWrong('');
       if (props.value !== undefined) props.onChange(undefined);
@@ -53,6 +60,11 @@ export function NumberField(props: NumberProps) {
     const read = readNumber(text, sign);
     if (read.kind === 'none') setWrong(`“${text.slice(0, 20)}” is not a number`);
     else if (read.kind === 'either') {
+      const possible = [read.grouped, read.decimal].filter((v) => v >= least && v <= most);
+      if (possible.length === 1) {
+        keep(possible[0]!);
+        return;
+      }
       setWrong(`“${text.slice(0, 20)}” can be read two ways. Which do you mean?`);
       setEither([read.grouped, read.decimal]);
     } else keep(read.value);
@@ -60,8 +72,8 @@ export function NumberField(props: NumberProps) {
   const keep = (v: number) => {
     setEither([]);
     setText(written(v));
-    if (v < (props.min ?? 0)) setWrong(props.min ? `at least ${props.min}` : 'not below zero');
-    else if (v > (props.max ?? 1e9)) setWrong(`at most ${props.max ?? 1e9}`);
+    if (v < least) setWrong(least ? `at least ${least}` : 'not below zero');
+    else if (v > most) setWrong(`at most ${most}`);
     else {
       setWrong('');
       if (v !== props.value) props.onChange(v);

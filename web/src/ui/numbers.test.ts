@@ -17,7 +17,6 @@ describe('numbers as people write them', () => {
     ['1 000', 1000],
     ['16\u202f000,5', 16000.5],
     ["1'250", 1250],
-    ['1.250', 1.25],
   ])('%s', (text, value) => expect(readNumber(text)).toEqual({ kind: 'number', value }));
 
   test.each([
@@ -34,8 +33,10 @@ describe('numbers as people write them', () => {
     ',',
   ])('%s is not a number', (text) => expect(readNumber(text)).toEqual({ kind: 'none' }));
 
-  test('a comma before three digits is thousands only where the farm says so', () => {
+  test('a comma or point before three digits is thousands only where the farm says so', () => {
     expect(readNumber('1,200')).toEqual({ kind: 'either', grouped: 1200, decimal: 1.2 });
+    expect(readNumber('1.500')).toEqual({ kind: 'either', grouped: 1500, decimal: 1.5 });
+    expect(readNumber('1.500', 'point')).toEqual({ kind: 'number', value: 1.5 });
     expect(readNumber('-16,000', 'point')).toEqual({ kind: 'number', value: -16000 });
   });
 });

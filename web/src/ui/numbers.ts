@@ -13,7 +13,7 @@ export const decimalSignOf = (us: boolean): DecimalSign => (us ? 'point' : undef
 
 export type NumberRead =
   | { kind: 'number'; value: number }
-  /** A single comma with three digits behind it: thousands or decimals, only its writer knows. */
+  /** A single comma or point with three digits behind it: thousands or decimals, only its writer knows. */
   | { kind: 'either'; grouped: number; decimal: number }
   | { kind: 'none' };
 
@@ -26,7 +26,7 @@ const GROUPED: Record<string, RegExp> = {
 
 /**
  * The number in a text. Thousands may be grouped by blanks, apostrophes, commas or points, decimals stand behind a point or a
- * comma. What can be both is not guessed: "1,200" is asked about unless the farm's decimal sign is known.
+ * comma. What can be both is not guessed: "1,200" and "1.200" are asked about unless the farm's decimal sign is known.
  */
 export function readNumber(text: string, sign?: DecimalSign): NumberRead {
   const plain = text
@@ -52,9 +52,9 @@ export function readNumber(text: string, sign?: DecimalSign): NumberRead {
   if (!/^\d*$/.test(behind)) return NONE;
   const digits = whole.replace(/\D/g, '');
   const decimal = `${digits || '0'}.${behind || '0'}`;
-  const couldGroup = mark === ',' && !both && !often && /^[1-9]\d{0,2}$/.test(whole);
+  const couldGroup = mark !== '' && !both && !often && /^[1-9]\d{0,2}$/.test(whole);
   if (couldGroup && behind.length === 3) {
-    if (sign === 'point') return number(digits + behind);
+    if (sign === 'point') return number(mark === ',' ? digits + behind : decimal);
     const sense = (d: string) => (minus ? -Number(d) : Number(d));
     return { kind: 'either', grouped: sense(digits + behind), decimal: sense(decimal) };
   }

@@ -1,11 +1,18 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.working.Source;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** A species is sown later than the frost date leaves it time for. */
@@ -22,46 +29,79 @@ final class SownAfterLatestDate extends Judgement {
 
     @Override
     public Stream<Note> judge(Situation s) {
-        return Stream.concat(tooLate(s), s.covers().stream().flatMap(SownAfterLatestDate.this::never));
+        return s.covers().stream().flatMap(c -> Stream.concat(never(c).stream(), tooLate(s, c).stream()));
     }
 
     /** Species that most years never bring to a useful stand in this window, whenever they are sown. */
-    private Stream<Note> never(Situation.Cover c) {
-        return c.sown().stream()
-                .flatMap(sown -> c.useful().stream()
-                        .filter(u -> u.mostYears().isEmpty())
-                        .map(u -> note(
-                                c.id() + "/" + u.species().id(),
-                                java.util.Optional.of(sown),
-                                u.species().name() + " reaches a useful stand in this window in only " + u.years()
-                                        + " of " + u.allYears() + " weather years, even sown on its first day.",
-                                List.of(
-                                        "window "
-                                                + c.window()
-                                                        .map(w -> w.from() + " " + w.to())
-                                                        .orElse(""),
-                                        u.years() + " of " + u.allYears() + " years"),
-                                "a wider window, or a faster species")));
+    private Optional<Note> never(Situation.Cover c) {
+        List<UsefulSowing> found = never(c.useful());
+        if (c.sown().isEmpty() || found.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(note(
+                c.id() + "/" + found.get(0).species().id(),
+                c.sown(),
+                found.stream()
+                                .map(u -> u.species().name() + " reaches a useful stand in "
+                                        + (u.years() == 0 ? "none" : "only " + u.years()) + " of " + u.allYears()
+                                        + " weather years")
+                                .collect(Collectors.joining("; "))
+                        + ", even sown on the first day of this window.",
+                Stream.concat(
+                                Stream.of("window "
+                                        + c.window()
+                                                .map(w -> w.from() + " " + w.to())
+                                                .orElse("")),
+                                found.stream()
+                                        .map(u -> u.species().name() + ": " + u.years() + " of " + u.allYears()
+                                                + " years"))
+                        .toList(),
+                "a wider window, or a faster species"));
     }
 
-    private Stream<Note> tooLate(Situation s) {
-        return s.covers().stream()
-                .flatMap(c -> c.sown().stream()
-                        .flatMap(sown -> c.components().stream()
-                                .flatMap(k -> s
-                                        .latest(c, k.species(), sown)
-                                        .filter(sown::isAfter)
-                                        .map(latest -> late(c.id(), k.species(), sown, latest))
-                                        .stream())));
+    private static List<UsefulSowing> never(List<UsefulSowing> of) {
+        return of.stream().filter(u -> u.mostYears().isEmpty()).toList();
     }
 
-    private Note late(String cover, Species species, LocalDate sown, LocalDate latest) {
-        return note(
-                cover + "/" + species.id(),
-                java.util.Optional.of(sown),
-                species.name() + " is sown " + ChronoUnit.DAYS.between(latest, sown)
-                        + " days after its latest useful day, " + Shown.date(latest) + ". Expect little of it.",
-                List.of("sown " + sown, "latest " + latest),
-                "an earlier sowing, or a hardier species such as cereal rye");
+    /** Whether this rule speaks of a species, so that no other says the same. */
+    static boolean speaksOf(Situation s, Situation.Cover c, Species species) {
+        return c.sown()
+                .filter(sown -> never(c.useful()).stream()
+                                .anyMatch(u -> u.species().equals(species))
+                        || s.latest(c, species, sown).filter(sown::isAfter).isPresent())
+                .isPresent();
+    }
+
+    private Optional<Note> tooLate(Situation s, Situation.Cover c) {
+        if (c.sown().isEmpty()) {
+            return Optional.empty();
+        }
+        LocalDate sown = c.sown().get();
+        Map<Species, LocalDate> latest = new LinkedHashMap<>();
+        c.components()
+                .forEach(k -> s.latest(c, k.species(), sown)
+                        .filter(sown::isAfter)
+                        .ifPresent(day -> latest.put(k.species(), day)));
+        if (latest.isEmpty()) {
+            return Optional.empty();
+        }
+        List<String> facts = new ArrayList<>(List.of("sown " + sown));
+        latest.forEach((k, day) -> facts.add(k.name() + ": latest " + day));
+        return Optional.of(note(
+                c.id() + "/" + latest.keySet().iterator().next().id(),
+                c.sown(),
+                "Sown after the latest useful day: "
+                        + latest.entrySet().stream()
+                                .map(e -> e.getKey().name().toLowerCase(Locale.ROOT) + " by "
+                                        + days(ChronoUnit.DAYS.between(e.getValue(), sown)) + " ("
+                                        + Shown.date(e.getValue()) + ")")
+                                .collect(Collectors.joining(", "))
+                        + ". Expect little of " + (latest.size() == 1 ? "it." : "them."),
+                facts,
+                "an earlier sowing, or a hardier species such as cereal rye"));
+    }
+
+    private static String days(long n) {
+        return n == 1 ? "1 day" : n + " days";
     }
 }

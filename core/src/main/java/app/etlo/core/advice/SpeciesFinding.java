@@ -26,6 +26,9 @@ final class SpeciesFinding extends Judgement {
             "volunteers-in-grain", Weight.THINK);
 
     private static final String LISTED = "on-noxious-list";
+    /** The same matter as a sowing after the latest useful day. */
+    private static final String TOO_LITTLE = "no-useful-stand";
+
     /** Reasons that are settled on the End step. */
     private static final Set<String> OF_THE_END = Set.of("survives-its-end", "hard-to-end", "seeds-before-end");
 
@@ -52,16 +55,17 @@ final class SpeciesFinding extends Judgement {
 
     @Override
     public Stream<Note> judge(Situation s) {
-        return s.covers().stream().flatMap(this::ofCover);
+        return s.covers().stream().flatMap(c -> ofCover(s, c));
     }
 
     /** One note for a matter: species of which the same is said share a sentence, and those of the rule share the note. */
-    private Stream<Note> ofCover(Situation.Cover c) {
+    private Stream<Note> ofCover(Situation s, Situation.Cover c) {
         Map<String, List<Component>> byText = new LinkedHashMap<>();
         boolean excludes = false;
         for (Component x : c.components()) {
             for (Finding f : c.findings().getOrDefault(x.species().id(), List.of())) {
-                if (f.rule().equals(rule)) {
+                if (f.rule().equals(rule)
+                        && !(rule.equals(TOO_LITTLE) && SownAfterLatestDate.speaksOf(s, c, x.species()))) {
                     excludes = f.excludes();
                     byText.computeIfAbsent(f.text(), t -> new ArrayList<>()).add(x);
                 }

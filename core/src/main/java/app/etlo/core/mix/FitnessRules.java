@@ -104,15 +104,23 @@ final class FitnessRules {
     }
 
     private static String years(double share) {
-        return Math.round(share * 10) + " years in 10";
+        long of10 = Math.round(share * 10);
+        return of10 == 0
+                ? "hardly any year"
+                : of10 == 10 ? "nearly every year" : of10 + (of10 == 1 ? " year in 10" : " years in 10");
+    }
+
+    /** In so few years. */
+    private static String inOnly(double share) {
+        return (Math.round(share * 10) == 0 ? "in " : "in only ") + years(share);
     }
 
     private static Optional<String> cannotEmerge(Case c) {
         double share = Prospect.share(c.prospect().emerges());
         return when(
                 share < SOME_YEARS,
-                "the soil reaches " + Said.of(Math.round(c.species().growth().minSoilC()), Unit.CELSIUS) + " in only "
-                        + years(share));
+                "the soil reaches " + Said.of(Math.round(c.species().growth().minSoilC()), Unit.CELSIUS) + " "
+                        + inOnly(share));
     }
 
     private static double useful(Case c) {
@@ -126,8 +134,7 @@ final class FitnessRules {
     private static Optional<String> noUsefulStand(Case c) {
         boolean emerges = Prospect.share(c.prospect().emerges()) >= SOME_YEARS;
         return when(
-                emerges && useful(c) < SOME_YEARS,
-                "reaches " + Said.of(1, Unit.T_PER_HA) + " in only " + years(useful(c)));
+                emerges && useful(c) < SOME_YEARS, "reaches " + Said.of(1, Unit.T_PER_HA) + " " + inOnly(useful(c)));
     }
 
     private static Optional<String> rarelyUseful(Case c) {
@@ -160,21 +167,21 @@ final class FitnessRules {
     /** With other aims beside it, a companion may die if another species carries the mulch. */
     private static Optional<String> anotherMustCarry(Case c) {
         return when(
-                !onlyMulch(c) && deadBeforeRolling(c),
+                !onlyMulch(c) && deadBeforeRolling(c) && useful(c) >= SOME_YEARS,
                 "frost ends it in " + years(1 - Prospect.share(c.prospect().alive()))
                         + ": another species must carry the mulch");
     }
 
     private static Optional<String> willNotWinterkill(Case c) {
         double alive = Prospect.share(c.prospect().alive());
-        return when(byWinter(c) && alive > 1 - SOME_YEARS, "lives through " + years(alive));
+        return when(byWinter(c) && alive > 1 - SOME_YEARS, "lives through winter in " + years(alive));
     }
 
     private static Optional<String> winterkillUnsure(Case c) {
         double alive = Prospect.share(c.prospect().alive());
         return when(
                 byWinter(c) && alive > 0.1 && alive <= 1 - SOME_YEARS,
-                "lives through " + years(alive) + ": have a second tool ready");
+                "lives through winter in " + years(alive) + ": have a second tool ready");
     }
 
     private static Optional<String> phOutside(Case c) {

@@ -228,7 +228,7 @@ class MixNotesTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
             cannot-emerge       | 2027-11-20 | burndown       | 2028-05-01 | sunn-hemp          | cereal-rye | THINK
-            no-useful-stand     | 2027-10-25 | burndown       | 2027-12-01 | red-clover         |            | THINK
+            no-useful-stand     | 2027-07-25 | burndown       | 2027-08-25 | red-clover         |            | THINK
             will-not-winterkill | 2027-08-20 | winterkill     | 2028-05-01 | cereal-rye         | spring-oats| THINK
             winterkill-unsure   | 2027-08-20 | winterkill     | 2028-05-01 | hairy-vetch        | sorghum-sudangrass | THINK
             another-must-carry  | 2027-08-20 | roller-crimper | 2028-05-01 | sorghum-sudangrass | cereal-rye | TIP

@@ -177,7 +177,9 @@ class WindowsTest {
         assertThat(e.covers().get(0).useful().get(0).mostYears()).isEqualTo(Optional.empty());
         assertThat(e.notes())
                 .anyMatch(n -> n.rule().equals("sown-after-latest-date")
-                        && n.text().matches(".* in only 0 of \\d+ weather years.*"));
+                        && n.text().matches(".* in none of \\d+ weather years.*"));
+        // one note for one matter
+        assertThat(e.notes()).noneMatch(n -> n.rule().equals("mix-no-useful-stand"));
     }
 
     @Test
