@@ -9,13 +9,15 @@ import java.util.Optional;
  *
  * @param residuals herbicides that may still act
  * @param noxious names that the law in force lists, as typed, lower case
+ * @param certification conventional, organic or in transition
  */
 public record FieldFacts(
         List<Weed> weeds,
         List<Residual> residuals,
         Optional<LocalDate> newestSoilTest,
         Optional<String> drainage,
-        List<String> noxious) {
+        List<String> noxious,
+        Optional<String> certification) {
 
     public FieldFacts {
         weeds = List.copyOf(weeds);

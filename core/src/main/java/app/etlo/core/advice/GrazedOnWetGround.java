@@ -21,8 +21,7 @@ final class GrazedOnWetGround extends Judgement {
     public Stream<Note> judge(Situation s) {
         boolean wet = s.field().drainage().map(d -> d.contains("poorly")).orElse(false);
         return s.covers().stream()
-                .filter(c ->
-                        wet && c.end().map(e -> e.method().id().equals("graze")).orElse(false))
+                .filter(c -> wet && c.end().map(e -> e.method().grazes()).orElse(false))
                 .flatMap(c -> c.next().stream()
                         .filter(n ->
                                 s.untilled().contains(n.id()) && n.planted().isPresent())

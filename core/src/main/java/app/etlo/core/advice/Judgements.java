@@ -38,6 +38,7 @@ public final class Judgements {
             new NitrogenLeftByCrop(),
             new SoilTestOld(),
             new GrazedOnWetGround(),
+            new HerbicideOnOrganic(),
             new SeedBankFed(),
             new WeightShareMisleads(),
             new CanopyDominated(),

@@ -63,6 +63,8 @@ public record Situation(
      * A cover in its place.
      *
      * @param next the cash crop that follows it
+     * @param end the first of its endings
+     * @param endings every pass that ends it, in time
      * @param aliveAtEnd share of the years, 0 to 1, in which a species lives at the end, by species
      * @param rootedM how deep taprooted species root in this season in 1 year of 10, by species; simulated
      */
@@ -71,6 +73,7 @@ public record Situation(
             Optional<CropInTime> next,
             Optional<LocalDate> sown,
             Optional<Termination> end,
+            List<Termination> endings,
             List<Component> components,
             Optional<Blend> blend,
             Optional<Stand> stand,
@@ -91,6 +94,7 @@ public record Situation(
                 c.next(),
                 c.sown(),
                 c.end(),
+                c.endings(),
                 c.components(),
                 c.blend(),
                 c.stand(),

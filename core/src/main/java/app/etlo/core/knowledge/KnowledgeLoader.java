@@ -1,5 +1,6 @@
 package app.etlo.core.knowledge;
 
+import app.etlo.core.knowledge.TerminationMethod.Means;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
@@ -11,6 +12,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -398,7 +400,20 @@ public final class KnowledgeLoader {
         passes.stream().filter(p -> operations.find(p).isEmpty()).findFirst().ifPresent(p -> {
             throw r.bad("operations", "'" + p + "' is not in operations.csv");
         });
-        return new TerminationMethod(r.id("id"), r.text("name"), passes);
+        Set<Means> means = new LinkedHashSet<>();
+        for (String name : r.text("means").split(" ")) {
+            means.add(Arrays.stream(Means.values())
+                    .filter(m -> m.id().equals(name))
+                    .findFirst()
+                    .orElseThrow(() -> r.bad(
+                            "means",
+                            "'" + name + "' is none of "
+                                    + Arrays.stream(Means.values())
+                                            .map(Means::id)
+                                            .collect(Collectors.joining(", ")))));
+        }
+        return new TerminationMethod(
+                r.id("id"), r.text("name"), passes, means, r.number("standingPercent", 0, 100) / 100);
     }
 
     private Product product(Row r) {

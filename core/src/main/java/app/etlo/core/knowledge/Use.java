@@ -57,23 +57,5 @@ public record Use(
             double rolledFlowering,
             double mownLeafy,
             double mownFlowering,
-            double tilled) {
-
-        /**
-         * By a termination method of the library.
-         *
-         * @param method its id
-         * @param flowering whether half of the plants flower
-         */
-        public double by(String method, boolean flowering) {
-            return switch (method) {
-                case "burndown" -> herbicide;
-                case "roller-crimper" -> flowering ? rolledFlowering : rolledLeafy;
-                case "roll-and-burndown" -> Math.max(herbicide, flowering ? rolledFlowering : rolledLeafy);
-                case "mow", "graze" -> flowering ? mownFlowering : mownLeafy;
-                case "undercut", "till" -> tilled;
-                default -> 0;
-            };
-        }
-    }
+            double tilled) {}
 }

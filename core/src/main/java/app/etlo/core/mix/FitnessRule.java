@@ -24,12 +24,11 @@ record FitnessRule(String name, boolean excludes, Source source, Test test) {
         Optional<Double> killed() {
             return place.end().map(e -> {
                 double flowering = flowering();
-                String method = e.method();
-                if (method.equals("winterkill")) {
+                if (e.method().isWinter()) {
                     return 1 - Prospect.share(prospect.alive());
                 }
-                return flowering * species.use().kill().by(method, true)
-                        + (1 - flowering) * species.use().kill().by(method, false);
+                return flowering * e.method().kills(species, true)
+                        + (1 - flowering) * e.method().kills(species, false);
             });
         }
 

@@ -143,12 +143,11 @@ final class FitnessRules {
     }
 
     private static boolean byWinter(Case c) {
-        return c.place().end().filter(e -> e.method().equals("winterkill")).isPresent();
+        return c.place().end().filter(e -> e.method().isWinter()).isPresent();
     }
 
     private static boolean deadBeforeRolling(Case c) {
-        boolean rolled =
-                c.place().end().filter(e -> e.method().contains("roll")).isPresent();
+        boolean rolled = c.place().end().filter(e -> e.method().rolls()).isPresent();
         return rolled && Prospect.share(c.prospect().alive()) < MOST_YEARS;
     }
 
@@ -227,7 +226,7 @@ final class FitnessRules {
 
     private static Optional<String> harmsStock(Case c) {
         boolean grazed = c.place().aims().stream().anyMatch(STOCK_AIMS::contains)
-                || c.place().end().filter(e -> e.method().equals("graze")).isPresent();
+                || c.place().end().filter(e -> e.method().grazes()).isPresent();
         Set<String> worst = Set.of(
                 "vetch-poisoning",
                 "sunn-hemp-alkaloids",
@@ -299,11 +298,7 @@ final class FitnessRules {
                 .filter(k -> !byWinter(c) && 1 - alive * (1 - k) >= from && 1 - alive * (1 - k) < to)
                 .flatMap(k -> c.place()
                         .end()
-                        .map(e -> c.knowledge()
-                                        .terminationMethods()
-                                        .get(e.method())
-                                        .name()
-                                        .toLowerCase(Locale.ROOT)
+                        .map(e -> e.method().name().toLowerCase(Locale.ROOT)
                                 + " on " + Shown.date(e.date()) + " kills about " + Math.round(k * 100) + " % of "
                                 + (alive > MOSTLY_ALIVE ? "it" : "what lives till then (" + years(alive) + ")")));
     }
@@ -370,8 +365,7 @@ final class FitnessRules {
         if (machines.isEmpty()) {
             return Optional.empty();
         }
-        boolean rolled =
-                c.place().end().filter(e -> e.method().contains("roll")).isPresent();
+        boolean rolled = c.place().end().filter(e -> e.method().rolls()).isPresent();
         if (rolled
                 && !machines.contains("roller-crimper")
                 && c.species().use().kill().rolledFlowering() > WELL_KILLED) {

@@ -1,6 +1,7 @@
 package app.etlo.core.mix;
 
 import app.etlo.core.knowledge.Crop;
+import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.WindowKind;
 import java.time.LocalDate;
@@ -38,10 +39,8 @@ public record MixPlace(
 
     /**
      * How and when it ends.
-     *
-     * @param method id of a termination method
      */
-    public record End(LocalDate date, String method) {}
+    public record End(LocalDate date, TerminationMethod method) {}
 
     /**
      * @param allowed names or ids of species, lower case

@@ -139,6 +139,7 @@ class KnowledgeLoaderTest {
                     products.csv   | urea,Urea 46-0-0,46                          | urea,Urea 46-0-0,146                         | products.csv line 2, column nPercent
                     planting-systems.csv | no-till,No-till,no-till-planter        | no-till,No-till,no-such-planter              | planting-systems.csv line 2, column operation
                     termination-methods.csv | Roller-crimper,roller-crimper       | Roller-crimper,steam-roller                  | termination-methods.csv line 4, column operations
+                    termination-methods.csv | roller-crimper,rolling,10           | roller-crimper,steaming,10                   | termination-methods.csv line 4, column means
                     """)
     void a_bad_row_is_refused_by_file_line_and_column(String file, String piece, String bad, String message) {
         String text = shippedText(file);

@@ -26,6 +26,7 @@ public final class EnteredFacts {
                         .map(FieldEntry.SoilTest::date)
                         .max(Comparator.naturalOrder()),
                 f.drainage(),
-                MixBench.names(f.noxiousList()));
+                MixBench.names(f.noxiousList()),
+                f.certification());
     }
 }

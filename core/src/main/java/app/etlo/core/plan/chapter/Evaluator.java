@@ -364,6 +364,7 @@ public final class Evaluator {
                     next,
                     sown,
                     end,
+                    endings(entry.id()),
                     components,
                     blend,
                     stand,
@@ -417,10 +418,13 @@ public final class Evaluator {
         }
 
         private Optional<Termination> end(String cover) {
+            return endings(cover).stream().findFirst();
+        }
+
+        private List<Termination> endings(String cover) {
             return timeline.endings(cover).stream()
-                    .findFirst()
-                    .map(e -> new Termination(
-                            e.date(), knowledge.terminationMethods().get(e.method())));
+                    .map(e -> new Termination(e.date(), e.method()))
+                    .toList();
         }
 
         private Optional<CropInTime> next(CoverEntry entry) {

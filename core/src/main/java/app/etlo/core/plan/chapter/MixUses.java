@@ -37,7 +37,7 @@ public final class MixUses {
             Knowledge knowledge) {
         boolean fed = cover.aims().orElse(List.of()).contains("feed-stock")
                 || grazed
-                || end.filter(e -> e.method().id().equals("graze")).isPresent();
+                || end.filter(e -> e.method().grazes()).isPresent();
         Optional<String> stock = field.livestock().filter(t -> !t.isBlank());
         Map<String, List<Caution>> cautions = new LinkedHashMap<>();
         components.forEach(c -> cautions.put(

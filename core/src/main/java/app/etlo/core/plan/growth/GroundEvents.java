@@ -11,6 +11,7 @@ import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.PlantKind;
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.mix.MixForecast;
 import app.etlo.core.mix.SeedRate;
 import app.etlo.core.plan.document.Operation;
@@ -50,21 +51,6 @@ public final class GroundEvents {
     private static final double STUBBLE_STANDS = 0.4;
     /** Of the nitrogen that stock eat most comes back with dung and urine (from memory: 75 to 90 %). */
     private static final double NITROGEN_RETURNED = 0.8;
-
-    /** Share of killed tops that stays upright, by termination method; Etlo's own. */
-    private static final Map<String, Double> STANDS = Map.of(
-            "burndown",
-            0.8,
-            "roller-crimper",
-            0.1,
-            "roll-and-burndown",
-            0.1,
-            "mow",
-            0.05,
-            "graze",
-            0.3,
-            "undercut",
-            0.3);
 
     /**
      * A plant of a stand.
@@ -267,19 +253,21 @@ public final class GroundEvents {
             c.end()
                     .map(Termination::date)
                     .or(() -> c.next().flatMap(CropInTime::planted))
-                    .ifPresent(d -> events.add(new GroundEvent.Terminate(day(d), c.id(), kills(c.id(), ""), 0)));
+                    .ifPresent(d ->
+                            events.add(new GroundEvent.Terminate(day(d), c.id(), kills(c.id(), Optional.empty()), 0)));
         }
         endings.stream()
-                .filter(e -> !e.method().equals("winterkill"))
+                .filter(e -> !e.method().isWinter())
                 .forEach(e -> events.add(new GroundEvent.Terminate(
                         day(e.date()),
                         e.place(),
                         e.id(),
-                        kills(c.id(), e.method()),
-                        STANDS.getOrDefault(e.method(), 0.0))));
+                        kills(c.id(), Optional.of(e.method())),
+                        e.method().standingShare())));
     }
 
-    private List<Kill> kills(String coverId, String method) {
+    /** What a method kills of each plant; without a method everything of the cover. */
+    private List<Kill> kills(String coverId, Optional<TerminationMethod> method) {
         return standings.stream()
                 .map(s -> !s.standId().equals(coverId)
                         ? Kill.NONE
@@ -287,8 +275,8 @@ public final class GroundEvents {
                                 ? new Kill(1, 1)
                                 : species.get(s.index())
                                         .map(x -> new Kill(
-                                                x.use().kill().by(method, false),
-                                                x.use().kill().by(method, true)))
+                                                method.get().kills(x, false),
+                                                method.get().kills(x, true)))
                                         .orElse(Kill.NONE))
                 .toList();
     }

@@ -57,7 +57,7 @@ public record MixBench(MixForecast forecast, MixPlace place) {
                 cover.place().relation().equals("into")
                         ? cover.place().kind().or(() -> window.map(Window::kind))
                         : Optional.empty(),
-                end.map(e -> new MixPlace.End(e.date(), e.method().id())),
+                end.map(e -> new MixPlace.End(e.date(), e.method())),
                 ph(field),
                 field.drainage(),
                 field.tileDepth().map(q -> q.in(Unit.CENTIMETRE)),

@@ -3,6 +3,7 @@ package app.etlo.core.plan.timeline;
 import app.etlo.core.knowledge.FieldOperation;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Product;
+import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.plan.document.Operation;
 import app.etlo.core.plan.document.PlanDocument;
 import app.etlo.core.plan.document.PlanDocument.CropEntry;
@@ -227,13 +228,13 @@ public final class Timeline {
                                         coverId + "/" + p.id(),
                                         d.plusDays(p.afterDays().orElse(0)),
                                         o.place(),
-                                        p.method()))
+                                        knowledge.terminationMethods().get(p.method())))
                                 .toList()))
                 .orElse(List.of());
     }
 
     /** One way a cover is ended, on its day. */
-    public record Ending(String id, LocalDate date, int place, String method) {}
+    public record Ending(String id, LocalDate date, int place, TerminationMethod method) {}
 
     private FieldOperation sowingTool(Operation.Sow o) {
         return knowledge

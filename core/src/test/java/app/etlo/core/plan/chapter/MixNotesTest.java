@@ -249,6 +249,19 @@ class MixNotesTest {
     }
 
     @Test
+    void a_herbicide_on_an_organic_field_is_stopped() {
+        field = FIELD + ",\"certification\":\"in transition\"";
+        mix("cereal-rye", 50).speaks("herbicide-on-organic", Weight.STOP);
+        method = "roll-and-burndown";
+        speaks("herbicide-on-organic", Weight.STOP);
+        method = "mow";
+        silent("herbicide-on-organic");
+        field = FIELD + ",\"certification\":\"conventional\"";
+        method = "burndown";
+        silent("herbicide-on-organic");
+    }
+
+    @Test
     void what_lives_on_is_said_in_one_note_with_the_way_and_the_day_of_the_end() {
         sown = "2027-08-20";
         method = "roller-crimper";
