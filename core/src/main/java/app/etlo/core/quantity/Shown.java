@@ -18,6 +18,9 @@ public final class Shown {
 
     private Shown() {}
 
+    /** Digits that arithmetic keeps. */
+    private static final MathContext ARITHMETIC = new MathContext(13, RoundingMode.HALF_UP);
+
     /** The text of a value in its unit, without the unit itself. */
     public static String text(double value, Unit unit) {
         if (unit == Unit.DATE) {
@@ -66,9 +69,9 @@ public final class Shown {
         return DATE.format(date);
     }
 
-    /** The text of a value with so many decimals. */
+    /** The text of a value with so many decimals; a half goes up, also one that arithmetic left a hair below. */
     public static String plain(double value, int decimals) {
-        BigDecimal rounded = BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP);
+        BigDecimal rounded = BigDecimal.valueOf(value).round(ARITHMETIC).setScale(decimals, RoundingMode.HALF_UP);
         if (rounded.signum() == 0) {
             rounded = rounded.abs();
         }

@@ -2,37 +2,38 @@ package app.etlo.core.working;
 
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Unit;
-import java.util.ArrayList;
+import com.ezylang.evalex.EvaluationException;
+import com.ezylang.evalex.Expression;
+import com.ezylang.evalex.config.ExpressionConfiguration;
+import com.ezylang.evalex.data.EvaluationValue;
+import com.ezylang.evalex.functions.AbstractFunction;
+import com.ezylang.evalex.functions.FunctionParameter;
+import com.ezylang.evalex.functions.basic.CeilingFunction;
+import com.ezylang.evalex.parser.ParseException;
+import com.ezylang.evalex.parser.Token;
+import java.math.MathContext;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import net.objecthunter.exp4j.Expression;
-import net.objecthunter.exp4j.ExpressionBuilder;
-import net.objecthunter.exp4j.function.Function;
 
 /**
  * A published rule as arithmetic that both computes the figure and is shown as its working, so that the two cannot
  * drift apart.
  *
- * <p>Where inputs carry bands, the result's band spans every combination of their lows and highs: wider than the truth
- * where doubts are independent, never narrower for rules that rise or fall steadily in each input.
+ * <p>Where up to four inputs carry bands, the result's band spans every combination of their lows and highs: wider than the truth
+ * where doubts are independent, never narrower for rules that rise or fall steadily in each input. With more of them their doubts
+ * are added in quadrature.
  */
 public final class Formula {
-    private static final Function MIN = new Function("min", 2) {
-        @Override
-        public double apply(double... a) {
-            return Math.min(a[0], a[1]);
-        }
-    };
-    private static final Function MAX = new Function("max", 2) {
-        @Override
-        public double apply(double... a) {
-            return Math.max(a[0], a[1]);
-        }
-    };
-    private static final int MOST_BANDED = 8;
+    private static final ExpressionConfiguration CONFIGURATION = ExpressionConfiguration.builder()
+            .mathContext(MathContext.DECIMAL64)
+            .build()
+            .withAdditionalFunctions(Map.entry("EXP", new Exp()), Map.entry("CEIL", new CeilingFunction()));
+    /** With more banded inputs than this their corners are too many, and they are taken to vary apart from each other. */
+    private static final int MOST_CORNERS_OF = 4;
 
     private final String name;
     private final String expression;
@@ -47,10 +48,7 @@ public final class Formula {
         this.source = source;
         this.remark = remark;
         this.symbols = List.copyOf(symbols);
-        this.compiled = new ExpressionBuilder(expression)
-                .functions(MIN, MAX)
-                .variables(symbols.toArray(String[]::new))
-                .build();
+        this.compiled = compiled(expression);
     }
 
     /**
@@ -88,58 +86,91 @@ public final class Formula {
         return new Figure(id, label, result, unit, origin, working);
     }
 
+    private static Expression compiled(String expression) {
+        Expression e = new Expression(expression, CONFIGURATION);
+        try {
+            e.validate();
+        } catch (ParseException bad) {
+            throw new IllegalArgumentException(expression + " cannot be read", bad);
+        }
+        return e;
+    }
+
     /**
      * The value of an expression as {@link Working} holds it.
      *
      * @throws ArithmeticException when it has no finite value
      */
     public static double evaluate(String expression, Map<String, Double> symbols) {
-        double v = new ExpressionBuilder(expression)
-                .functions(MIN, MAX)
-                .variables(symbols.keySet())
-                .build()
-                .setVariables(symbols)
-                .evaluate();
-        if (!Double.isFinite(v)) {
-            throw new ArithmeticException("no finite result");
-        }
-        return v;
+        return value(compiled(expression), symbols);
     }
 
-    private Band evaluate(List<Input> inputs) {
-        List<Input> banded = inputs.stream().filter(i -> !i.value().isExact()).toList();
-        if (banded.size() > MOST_BANDED) {
-            throw new IllegalArgumentException("too many banded inputs in " + name);
+    private static double value(Expression expression, Map<String, Double> symbols) {
+        try {
+            Expression e = expression.copy();
+            symbols.forEach(e::with);
+            return e.evaluate().getNumberValue().doubleValue();
+        } catch (EvaluationException | ParseException | NumberFormatException bad) {
+            ArithmeticException none = new ArithmeticException("no finite result");
+            none.initCause(bad);
+            throw none;
         }
-        double middle = at(inputs, List.of(), 0);
+    }
+
+    /**
+     * The rule with the middles of its inputs, between what their bands make of it: every combination of lows and highs, or, where
+     * the bands are many, the root of the squares of what each does alone.
+     */
+    private Band evaluate(List<Input> inputs) {
+        Map<String, Double> middles = new LinkedHashMap<>();
+        inputs.forEach(i -> middles.put(i.symbol(), i.value().middle()));
+        if (!middles.keySet().containsAll(symbols)) {
+            throw new IllegalArgumentException(name + " needs " + symbols + ", was given " + middles.keySet());
+        }
+        List<Input> banded = inputs.stream().filter(i -> !i.value().isExact()).toList();
+        double middle = value(compiled, middles);
+        return banded.size() > MOST_CORNERS_OF ? apart(middles, banded, middle) : corners(middles, banded, middle);
+    }
+
+    private Band corners(Map<String, Double> middles, List<Input> banded, double middle) {
         double low = middle;
         double high = middle;
         for (int corner = 0; corner < 1 << banded.size() && !banded.isEmpty(); corner++) {
-            double v = at(inputs, banded, corner);
+            Map<String, Double> at = new LinkedHashMap<>(middles);
+            for (int k = 0; k < banded.size(); k++) {
+                Band b = banded.get(k).value();
+                at.put(banded.get(k).symbol(), (corner >> k & 1) == 0 ? b.low() : b.high());
+            }
+            double v = value(compiled, at);
             low = Math.min(low, v);
             high = Math.max(high, v);
         }
         return new Band(low, middle, high);
     }
 
-    private double at(List<Input> inputs, List<Input> banded, int corner) {
-        Expression e = new Expression(compiled);
-        List<String> given = new ArrayList<>();
-        for (Input i : inputs) {
-            int k = banded.indexOf(i);
-            double v = k < 0
-                    ? i.value().middle()
-                    : (corner >> k & 1) == 0 ? i.value().low() : i.value().high();
-            e.setVariable(i.symbol(), v);
-            given.add(i.symbol());
+    private Band apart(Map<String, Double> middles, List<Input> banded, double middle) {
+        double below = 0;
+        double above = 0;
+        for (Input i : banded) {
+            Map<String, Double> at = new LinkedHashMap<>(middles);
+            at.put(i.symbol(), i.value().low());
+            double one = value(compiled, at) - middle;
+            at.put(i.symbol(), i.value().high());
+            double other = value(compiled, at) - middle;
+            double down = Math.min(0, Math.min(one, other));
+            double up = Math.max(0, Math.max(one, other));
+            below += down * down;
+            above += up * up;
         }
-        if (!given.containsAll(symbols)) {
-            throw new IllegalArgumentException(name + " needs " + symbols + ", was given " + given);
+        return new Band(middle - Math.sqrt(below), middle, middle + Math.sqrt(above));
+    }
+
+    /** The exponential function, which the library of expressions lacks. */
+    @FunctionParameter(name = "value")
+    private static final class Exp extends AbstractFunction {
+        @Override
+        public EvaluationValue evaluate(Expression expression, Token token, EvaluationValue... values) {
+            return expression.convertValue(Math.exp(values[0].getNumberValue().doubleValue()));
         }
-        double v = symbols.isEmpty() && inputs.isEmpty() ? new Expression(compiled).evaluate() : e.evaluate();
-        if (!Double.isFinite(v)) {
-            throw new ArithmeticException(name + " has no finite result");
-        }
-        return v;
     }
 }

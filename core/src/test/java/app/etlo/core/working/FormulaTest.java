@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Unit;
+import java.util.Map;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -57,5 +58,33 @@ class FormulaTest {
     void an_empty_sum_is_zero() {
         assertThat(Formula.sum("Sum", 0).figure("s", "S", Unit.KILOGRAM).middle())
                 .isZero();
+    }
+
+    @Property
+    void an_expression_has_the_value_that_another_evaluator_gives_it(
+            @ForAll @DoubleRange(min = 0.1, max = 9) double a, @ForAll @DoubleRange(min = 0.1, max = 9) double b) {
+        String all = "max(a, b) - min(a, 2) * (a + 3) ^ 2 / b + exp(-a / b) + sqrt(b) + ceil(a - 0.5) - 1.283*a^2";
+        Map<String, Double> symbols = Map.of("a", a, "b", b);
+        double other = OtherEvaluator.value(all, symbols);
+        assertThat(Formula.evaluate(all, symbols)).isCloseTo(other, within(1e-9 * Math.max(1, Math.abs(other))));
+    }
+
+    /** Independent errors of a sum add in quadrature. */
+    @Test
+    void many_bands_are_added_in_quadrature() {
+        Input[] inputs = new Input[9];
+        for (int i = 0; i < 9; i++) {
+            inputs[i] = in("s" + (i + 1), new Band(9, 10, 12), Origin.FORECAST);
+        }
+        Band sum = Formula.sum("Sum", 9).figure("s", "S", Unit.KILOGRAM, inputs).value();
+        assertThat(sum.middle()).isEqualTo(90);
+        assertThat(sum.low()).isCloseTo(90 - 3, within(1e-9));
+        assertThat(sum.high()).isCloseTo(90 + 6, within(1e-9));
+    }
+
+    @Test
+    void an_expression_that_cannot_be_read_is_refused() {
+        assertThatThrownBy(() -> Formula.of("Bad", "a +* 2", Source.identity("none"), "a"))
+                .isInstanceOf(IllegalArgumentException.class);
     }
 }
