@@ -6,6 +6,7 @@ import { api, taken } from '../api/client';
 import { useFieldNames } from '../api/useFieldPages';
 import { useOpenPlan } from '../plan/context';
 import { Panel } from '../ui/Panel';
+import { Check } from '../ui/Check';
 
 /** More fields than this are found by name. */
 const MOST_LISTED = 200;
@@ -79,20 +80,16 @@ export function CopyRotation() {
           <ul className="my-2 max-h-72 overflow-y-auto">
             {shown?.map((f) => (
               <li key={f.fieldId}>
-                <label className="flex min-h-[26px] items-center gap-2">
-                  <input
-                    type="checkbox"
-                    checked={chosen.includes(f.fieldId)}
-                    onChange={(e) =>
-                      setChosen((now) =>
-                        e.target.checked
-                          ? [...now, f.fieldId]
-                          : now.filter((id) => id !== f.fieldId),
-                      )
-                    }
-                  />
+                <Check
+                  checked={chosen.includes(f.fieldId)}
+                  onChange={(on) =>
+                    setChosen((now) =>
+                      on ? [...now, f.fieldId] : now.filter((id) => id !== f.fieldId),
+                    )
+                  }
+                >
                   {f.name} <span className="text-[13px] text-ink2 italic">{f.farmName}</span>
-                </label>
+                </Check>
               </li>
             ))}
           </ul>

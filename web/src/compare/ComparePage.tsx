@@ -8,6 +8,7 @@ import { NO_HAND } from '../plan/drawnSection';
 import { GroundSection } from '../section/GroundSection';
 import { useWidth } from '../section/useWidth';
 import { common } from './common';
+import { Check } from '../ui/Check';
 
 type Compared = Schemas['ComparedView'];
 type Plan = Compared['plans'][number];
@@ -58,10 +59,9 @@ function Figures({ compared }: { compared: Compared }) {
   return (
     <div className="overflow-x-auto">
       {compared.plans.length > 1 && (
-        <label className="mt-3 flex items-center gap-1.5 text-[13.5px]">
-          <input type="checkbox" checked={all} onChange={(e) => setAll(e.target.checked)} />
+        <Check className="mt-3" checked={all} onChange={setAll}>
           also the figures that are the same ({compared.figures.length - differing.length})
-        </label>
+        </Check>
       )}
       {shown.length === 0 && (
         <p className="mt-2 text-ink2 italic">No figure differs between these plans.</p>
@@ -184,15 +184,14 @@ export function ComparePage() {
             {all.map((p) => {
               const on = shown.includes(p.id);
               return (
-                <label key={p.id} className="flex items-center gap-1.5">
-                  <input
-                    type="checkbox"
-                    checked={on}
-                    disabled={(on && shown.length === 1) || (!on && shown.length >= MOST)}
-                    onChange={(e) => tick(p.id, e.target.checked)}
-                  />
+                <Check
+                  key={p.id}
+                  checked={on}
+                  disabled={(on && shown.length === 1) || (!on && shown.length >= MOST)}
+                  onChange={(to) => tick(p.id, to)}
+                >
                   {nameOf(p)}
-                </label>
+                </Check>
               );
             })}
           </fieldset>

@@ -19,6 +19,7 @@ import {
   type Library,
   type Sheet,
 } from './sheet';
+import { Check } from '../ui/Check';
 
 export const useLibrary = () =>
   useQuery({ queryKey: ['species'], queryFn: async () => taken(await api.GET('/api/species')) });
@@ -117,14 +118,9 @@ function Beside({
           <tr className="border-b border-ink">
             <th className="w-[190px] py-1 text-left align-bottom text-[12.5px] font-medium">
               {sheets.length > 1 && (
-                <label className="flex items-center gap-1.5">
-                  <input
-                    type="checkbox"
-                    checked={onlyApart}
-                    onChange={(e) => setOnlyApart(e.target.checked)}
-                  />
+                <Check checked={onlyApart} onChange={setOnlyApart}>
                   only what differs
-                </label>
+                </Check>
               )}
             </th>
             {sheets.map((s) => (

@@ -5,6 +5,7 @@ import { tidy } from './tidy';
 import { Stack } from './Stack';
 import { DateField } from './DateField';
 import { NumberField, problemAt, QuantityField, SelectField, TextField } from './inputs';
+import { Check } from './Check';
 
 type Value = string | number | boolean | Quantity | undefined;
 
@@ -99,11 +100,10 @@ function Cell({
       );
     case 'tick':
       return (
-        <input
-          type="checkbox"
-          aria-label={label}
+        <Check
+          label={label}
           checked={value === true}
-          onChange={(e) => onChange(e.target.checked || undefined)}
+          onChange={(on) => onChange(on || undefined)}
         />
       );
   }

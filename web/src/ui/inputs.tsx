@@ -170,6 +170,7 @@ interface SelectProps {
   hideLabel?: boolean;
   width?: string;
   disabled?: boolean;
+  problem?: string;
 }
 
 /** One of a list; options that stand under a heading are grouped. */
@@ -193,6 +194,8 @@ export function SelectField(props: SelectProps) {
         id={id}
         value={props.value}
         disabled={props.disabled}
+        aria-invalid={props.problem ? true : undefined}
+        aria-describedby={props.problem ? `${id}-p` : undefined}
         className={props.width}
         onChange={(e) => props.onChange(e.target.value)}
       >
@@ -207,6 +210,11 @@ export function SelectField(props: SelectProps) {
           ),
         )}
       </select>
+      {props.problem && (
+        <span id={`${id}-p`} role="alert" className="max-w-52 text-[12.5px] text-hand">
+          {props.problem}
+        </span>
+      )}
     </span>
   );
 }

@@ -6,6 +6,7 @@ import { tidy } from '../../ui/tidy';
 import { GROUPS } from '../../ui/GroupMark';
 import { NumberField, problemAt, QuantityField, SelectField } from '../../ui/inputs';
 import type { Wishes } from './asked';
+import { Check } from '../../ui/Check';
 
 type Bounds = Schemas['Bounds'];
 
@@ -246,15 +247,12 @@ export function WishForm({
           onChange={(to) => set({ speciesShares: without(wishes.speciesShares, s, to) })}
         />
       ))}
-      <label className="flex min-h-[28px] items-center gap-2 text-[13.5px]">
-        <input
-          type="checkbox"
-          className="size-4 min-h-0"
-          checked={wishes.stockFirst ?? false}
-          onChange={(e) => set({ stockFirst: e.target.checked || undefined })}
-        />
+      <Check
+        checked={wishes.stockFirst ?? false}
+        onChange={(on) => set({ stockFirst: on || undefined })}
+      >
         seed in store first
-      </label>
+      </Check>
     </div>
   );
 }

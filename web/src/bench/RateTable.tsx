@@ -1,0 +1,146 @@
+import type { Evaluation, Schemas } from '../api/client';
+import { useOpenPlan } from '../plan/context';
+import { FigureText } from '../plan/FigureText';
+import type { StepProps } from '../plan/steps';
+import { Stack } from '../ui/Stack';
+import { tidy } from '../ui/tidy';
+import { MixRow } from './MixRow';
+
+type Mix = Schemas['MixEntry'];
+type Seen = Evaluation['covers'][number];
+
+const COLUMNS = [
+  { what: 'plsRate', name: 'pure live' },
+  { what: 'bulk', name: 'in the box' },
+  { what: 'seeds', name: 'live seeds' },
+  { what: 'comesUp', name: 'plants up' },
+  { what: 'weightShare', name: 'of weight' },
+  { what: 'seedShare', name: 'of seeds' },
+  { what: 'standShare', name: 'of stand' },
+  { what: 'cost', name: 'cost' },
+];
+
+/** The species of a mix by the box they go into; those without a rate yet come last. */
+function byBox(mix: Mix, seen: Seen | undefined) {
+  const boxes = seen?.boxes ?? [];
+  const found = boxes.map((b) => ({
+    id: b.id,
+    name: b.name,
+    components: mix.components.filter((c) => b.species.includes(c.species)),
+  }));
+  const none = mix.components.filter((c) => !boxes.some((b) => b.species.includes(c.species)));
+  return [...found, { id: 'none', name: 'No rate yet', components: none }].filter(
+    (b) => b.components.length > 0,
+  );
+}
+
+/** The species of a mix with their shares, lots and rates, by box, and the sum. */
+export function RateTable({
+  cover,
+  mix,
+  seen,
+  lots,
+  change,
+}: StepProps & {
+  cover: Schemas['CoverEntry'];
+  mix: Mix;
+  seen: Seen | undefined;
+  change: (edit: (m: Mix) => Mix, held?: boolean) => void;
+}) {
+  const { state } = useOpenPlan();
+  const first = seen?.rates[0]?.species;
+  const unit = (what: string) =>
+    state.evaluation?.figures[`mix/${cover.id}/${first}/${what}`]?.unit ?? '';
+  return (
+    <Stack className="mt-2" label="Blend and rates">
+      <table className="w-full text-[13.5px]">
+        <thead>
+          <tr className="border-b border-ink text-right text-[12.5px] leading-tight">
+            <th className="py-1 text-left">species</th>
+            <th className="text-left">
+              {mix.method === 'density'
+                ? 'live seeds wanted'
+                : mix.method === 'recipe'
+                  ? 'pure live seed'
+                  : 'share of full'}
+            </th>
+            <th className="text-left">seed lot</th>
+            {COLUMNS.map((c) => (
+              <th key={c.what} className="px-1">
+                {c.name}
+                <span className="fig block text-[11.5px]">
+                  {unit(c.what) !== c.name && unit(c.what)}
+                </span>
+              </th>
+            ))}
+            <th>
+              <span className="sr-only">remove</span>
+            </th>
+          </tr>
+        </thead>
+        {byBox(mix, seen).map((box) => (
+          <tbody key={box.id}>
+            <tr className="border-b border-rule">
+              <th scope="rowgroup" colSpan={12} className="pt-1.5 text-left">
+                <b className="text-ink">{box.name}</b>{' '}
+                {box.id !== 'none' && <FigureText id={`mix/${cover.id}/box/${box.id}/rate`} />}
+              </th>
+            </tr>
+            {box.components.map((c) => (
+              <MixRow
+                key={c.species}
+                coverId={cover.id}
+                component={c}
+                method={mix.method}
+                pointer={`/covers/${state.plan.covers.indexOf(cover)}/mix/components/${mix.components.indexOf(c)}`}
+                lots={lots}
+                columns={COLUMNS.map((x) => x.what)}
+                zoned={mix.zones !== undefined}
+                onChange={(to, held) =>
+                  change(
+                    (m) => ({
+                      ...m,
+                      components: m.components.map((x) =>
+                        x.species === c.species ? tidy({ ...x, ...to }) : x,
+                      ),
+                    }),
+                    held,
+                  )
+                }
+                onRemove={() =>
+                  change((m) => ({
+                    ...m,
+                    components: m.components.filter((x) => x.species !== c.species),
+                  }))
+                }
+              />
+            ))}
+          </tbody>
+        ))}
+        {first && (
+          <tfoot>
+            <tr className="border-t border-ink text-right font-bold">
+              <td className="py-1 text-left">Sum</td>
+              <td colSpan={3} className="text-left font-normal text-ink2 italic">
+                seed to have, with waste: <FigureText id={`mix/${cover.id}/seed`} />
+              </td>
+              <td className="px-1">
+                <FigureText id={`mix/${cover.id}/bulk`} unit={false} />
+              </td>
+              <td className="px-1">
+                <FigureText id={`mix/${cover.id}/seeds`} unit={false} />
+              </td>
+              <td colSpan={4} className="font-normal text-ink2 italic">
+                <FigureText id={`mix/${cover.id}/costPerHa`} />
+              </td>
+              <td className="px-1">
+                <FigureText id={`mix/${cover.id}/cost`} unit={false} />
+              </td>
+              <td />
+            </tr>
+          </tfoot>
+        )}
+      </table>
+    </Stack>
+  );
+}

@@ -1,0 +1,54 @@
+import type { Evaluation } from '../../api/client';
+import { useOpenPlan } from '../../plan/context';
+import { FigureText } from '../../plan/FigureText';
+
+/** What goes into each box, how long it lasts, and what the catch test must weigh. */
+export function BoxTable({ seen }: { seen: Evaluation['covers'][number] | undefined }) {
+  const { knowledge } = useOpenPlan();
+  const name = (id: string) => knowledge.species.find((s) => s.id === id)?.name ?? id;
+  return (
+    <table className="mt-2 w-full max-w-[860px]">
+      <thead>
+        <tr className="border-b border-ink text-left text-[12.5px]">
+          <th className="py-1">box</th>
+          <th>seed, in the order it goes in</th>
+          <th className="text-right">rate</th>
+          <th className="text-right">density</th>
+          <th className="text-right">fills</th>
+          <th className="text-right">catch must weigh</th>
+        </tr>
+      </thead>
+      <tbody>
+        {seen?.boxes.map((b) => (
+          <tr key={b.id} className="border-b border-rule2 align-baseline">
+            <td className="py-1 font-bold">{b.name}</td>
+            <td className="pr-3">{b.species.map(name).join(', ')}</td>
+            <td className="text-right">
+              <FigureText id={b.rateFigure} />
+            </td>
+            <td className="text-right">
+              <FigureText id={b.densityFigure} />
+            </td>
+            <td className="text-right">
+              {b.fillsFigure ? (
+                <FigureText id={b.fillsFigure} />
+              ) : (
+                <i className="text-[13px] text-ink2">type its size</i>
+              )}
+            </td>
+            <td className="text-right font-bold">
+              <FigureText id={b.catchFigure} />
+            </td>
+          </tr>
+        ))}
+        {(seen?.boxes.length ?? 0) === 0 && (
+          <tr>
+            <td colSpan={6} className="py-1 text-ink2 italic">
+              the boxes follow from the mix
+            </td>
+          </tr>
+        )}
+      </tbody>
+    </table>
+  );
+}
