@@ -12,6 +12,7 @@ import { SignInPage } from './account/SignInPage';
 import { useUnits } from './api/units';
 import { DecimalSignContext, decimalSignOf } from './ui/numbers';
 import { useSession } from './api/useSession';
+import { Outdated } from './app/Outdated';
 import { theme } from './app/theme';
 import { CalibrationPage } from './calibration/CalibrationPage';
 import { ComparePage } from './compare/ComparePage';
@@ -44,6 +45,7 @@ function OwnNumbers() {
   const us = useUnits() === 'us';
   return (
     <DecimalSignContext value={decimalSignOf(us)}>
+      <Outdated />
       <Outlet />
     </DecimalSignContext>
   );

@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch';
 
+import { seeBuild } from './build';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
@@ -64,6 +65,9 @@ api.use({
       Object.entries(await token()).forEach(([k, v]) => request.headers.set(k, v));
     }
     return request;
+  },
+  onResponse({ response }) {
+    seeBuild(response.headers.get('X-Build'));
   },
 });
 

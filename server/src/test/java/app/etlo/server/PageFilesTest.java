@@ -36,6 +36,14 @@ class PageFilesTest {
                 .isEqualTo(200);
     }
 
+    /** An open page compares it with the build it was loaded from. */
+    @Test
+    void every_answer_names_the_build_of_the_page() {
+        String etag = get("/index.html", Map.of()).getHeader("ETag");
+        assertThat(get("/api/session", Map.of()).getHeader("X-Build")).isEqualTo(etag.replace("\"", ""));
+        assertThat(get("/api/farms", Map.of()).getHeader("X-Build")).isEqualTo(etag.replace("\"", ""));
+    }
+
     @Test
     void hashed_files_are_kept_for_a_year_and_come_as_they_were_compressed_by_the_build() throws Exception {
         Matcher script = Pattern.compile("/assets/[\\w-]+\\.js")

@@ -67,7 +67,7 @@ public record Blend(
                 "Seed cost per area",
                 Unit.MONEY_PER_HA,
                 Input.figure("cost", c),
-                SeedRate.area(sowing)));
+                sowing.area()));
         List<Figure> byWeight = new ArrayList<>();
         List<Figure> bySeeds = new ArrayList<>();
         for (SeedRate r : rates) {

@@ -154,13 +154,19 @@ public record SeedRate(
                         sowing.method().rateFactor(),
                         Origin.LIBRARY),
                 factor("seedbed", "Seedbed", sowing.seedbed(), origin(sowing.seedbed())));
-        Input waste = Input.of("waste", "Waste", sowing.waste() * 100, Unit.PERCENT, origin(1 + sowing.waste()), "mix");
+        Input waste = Input.of(
+                "waste",
+                "Waste",
+                sowing.waste() * 100,
+                Unit.PERCENT,
+                sowing.wasteTyped() ? Origin.ENTERED : Origin.DEFAULT,
+                sowing.wasteTyped() ? "mix" : "common practice");
         String seedLabel = "Seed to have, " + c.species().name();
         Input zone = Input.figure("zone", c.zone().share());
         Figure seed = c.zone().isWhole()
-                ? SEED.figure(id + "seed", seedLabel, Unit.KILOGRAM, Input.figure("bulk", bulk), area(sowing), waste)
+                ? SEED.figure(id + "seed", seedLabel, Unit.KILOGRAM, Input.figure("bulk", bulk), sowing.area(), waste)
                 : ZONE_SEED.figure(
-                        id + "seed", seedLabel, Unit.KILOGRAM, Input.figure("bulk", bulk), area(sowing), zone, waste);
+                        id + "seed", seedLabel, Unit.KILOGRAM, Input.figure("bulk", bulk), sowing.area(), zone, waste);
         Figure fieldKgHa = c.zone().isWhole()
                 ? bulk
                 : OVER_FIELD.figure(
@@ -209,7 +215,7 @@ public record SeedRate(
                 "Seed cost per area, " + c.species().name(),
                 Unit.MONEY_PER_HA,
                 Input.figure("cost", f),
-                area(sowing)));
+                sowing.area()));
         return new SeedRate(
                 c,
                 pls,
@@ -225,16 +231,6 @@ public record SeedRate(
                 bags,
                 cost,
                 costPerHa);
-    }
-
-    static Input area(Sowing sowing) {
-        return Input.of(
-                "area",
-                "Sown area",
-                sowing.areaHa(),
-                Unit.HECTARE,
-                Origin.ENTERED,
-                sowing.areaTyped() ? "typed for this sowing" : "whole field");
     }
 
     private static Figure plsRate(String id, Component c) {

@@ -1,6 +1,7 @@
 package app.etlo.core.mix;
 
 import app.etlo.core.knowledge.SowingMethod;
+import app.etlo.core.working.Input;
 import java.util.Optional;
 
 /**
@@ -9,7 +10,7 @@ import java.util.Optional;
  * @param lateness factor for late sowing, 1 when in time
  * @param seedbed factor for a rough or dry seedbed, 1 for a good one
  * @param purpose factor for a dense mulch, 1 for an ordinary cover
- * @param areaHa sown area
+ * @param area sown area, ha: typed, else the field's
  * @param waste share added for what stays in machine and sack, 0 to 1
  * @param widthM working width of the catch test
  * @param distanceM distance of the catch test
@@ -21,11 +22,16 @@ public record Sowing(
         double lateness,
         double seedbed,
         double purpose,
-        double areaHa,
-        boolean areaTyped,
+        Input area,
         double waste,
+        boolean wasteTyped,
         double widthM,
         double distanceM,
         boolean catchTyped,
         Optional<Double> largeBoxL,
-        Optional<Double> smallBoxL) {}
+        Optional<Double> smallBoxL) {
+
+    public double areaHa() {
+        return area.value().middle();
+    }
+}

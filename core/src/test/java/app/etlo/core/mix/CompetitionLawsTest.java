@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Assume;
 import net.jqwik.api.Combinators;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -35,11 +36,33 @@ class CompetitionLawsTest {
     }
 
     @Property(tries = 300)
-    void a_neighbour_never_adds_to_a_species(@ForAll("mixes") @Size(min = 2, max = 8) List<Sown> mix) {
+    void a_neighbour_takes_from_every_species_and_the_better_competitor_takes_more(
+            @ForAll("mixes") @Size(min = 1, max = 7) List<Sown> mix,
+            @ForAll("sown") Sown weak,
+            @ForAll("sown") Sown strong) {
+        Assume.that(weak.species().growth().competitiveness()
+                < strong.species().growth().competitiveness());
         for (int i = 0; i < mix.size(); i++) {
-            double pure = CompetitionForecast.factor(mix.get(i).share(), 0);
-            assertThat(factor(mix, i)).isLessThanOrEqualTo(pure + 1e-12);
+            double besideWeak = factor(with(mix, new Sown(weak.species(), 0.5)), i);
+            double besideStrong = factor(with(mix, new Sown(strong.species(), 0.5)), i);
+            assertThat(besideWeak).isLessThan(factor(mix, i));
+            assertThat(besideStrong).isLessThan(besideWeak);
         }
+    }
+
+    private static List<Sown> with(List<Sown> mix, Sown other) {
+        List<Sown> all = new ArrayList<>(mix);
+        all.add(other);
+        return all;
+    }
+
+    /** Spitters' hyperbola by hand: what a species keeps of its own share beside a rival, weighted by how much better that competes. */
+    @Property(tries = 50)
+    void the_factor_is_the_hyperbola(@ForAll("sown") Sown a, @ForAll("sown") Sown b) {
+        double weight =
+                b.species().growth().competitiveness() / a.species().growth().competitiveness();
+        double byHand = 1.25 * a.share() / (0.25 + a.share() + b.share() * weight);
+        assertThat(factor(List.of(a, b), 0)).isCloseTo(byHand, within(1e-12));
     }
 
     @Property(tries = 300)

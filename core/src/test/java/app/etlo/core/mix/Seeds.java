@@ -4,6 +4,8 @@ import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
+import app.etlo.core.working.Input;
+import app.etlo.core.working.Origin;
 import java.util.Optional;
 
 /** Species, lots and sowings that the tests of the mix start from. */
@@ -63,9 +65,9 @@ final class Seeds {
                 lateness,
                 1,
                 1,
-                areaHa,
-                false,
+                Input.of("area", "Sown area", areaHa, Unit.HECTARE, Origin.ENTERED, "test"),
                 0.03,
+                false,
                 3,
                 50,
                 false,

@@ -23,11 +23,13 @@ import org.springframework.web.servlet.resource.EncodedResourceResolver;
 class WebConfig implements WebMvcConfigurer {
     private static final String PAGE = "classpath:/static/";
 
+    private final BuildHeader build;
     private final RateLimit limits;
     private final AccessRule access;
     private final BodyGate bodies;
 
-    WebConfig(RateLimit limits, AccessRule access, BodyGate bodies) {
+    WebConfig(BuildHeader build, RateLimit limits, AccessRule access, BodyGate bodies) {
+        this.build = build;
         this.limits = limits;
         this.access = access;
         this.bodies = bodies;
@@ -71,6 +73,7 @@ class WebConfig implements WebMvcConfigurer {
 
     @Override
     public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(build);
         registry.addInterceptor(limits);
         registry.addInterceptor(access);
         registry.addInterceptor(bodies);

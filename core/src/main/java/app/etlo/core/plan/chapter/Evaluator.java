@@ -64,6 +64,7 @@ import app.etlo.core.tillage.Pass;
 import app.etlo.core.weather.FrostRisk;
 import app.etlo.core.weather.YearsAhead;
 import app.etlo.core.working.Figure;
+import app.etlo.core.working.Input;
 import app.etlo.core.working.Origin;
 import java.time.LocalDate;
 import java.time.MonthDay;
@@ -484,9 +485,17 @@ public final class Evaluator {
                     p.lateness().orElse(1.0),
                     p.seedbed().orElse(1.0),
                     p.purpose().orElse(1.0),
-                    p.sownArea().map(q -> q.in(Unit.HECTARE)).orElse(area.in(Unit.HECTARE)),
-                    p.sownArea().isPresent(),
+                    p.sownArea()
+                            .map(q -> Input.of(
+                                    "area",
+                                    "Sown area",
+                                    q.in(Unit.HECTARE),
+                                    Unit.HECTARE,
+                                    Origin.ENTERED,
+                                    "typed for this sowing"))
+                            .orElseGet(() -> Input.figure("area", area, Unit.HECTARE)),
                     entry.mix().flatMap(MixEntry::wastePercent).orElse(USUAL_WASTE_PERCENT) / 100,
+                    entry.mix().flatMap(MixEntry::wastePercent).isPresent(),
                     p.catchWidth().map(q -> q.in(Unit.METRE)).orElse(USUAL_WIDTH_M),
                     p.catchDistance().map(q -> q.in(Unit.METRE)).orElse(USUAL_DISTANCE_M),
                     p.catchWidth().isPresent() && p.catchDistance().isPresent(),
