@@ -3,6 +3,7 @@ import { useState } from 'react';
 
 import { api, taken } from '../api/client';
 import { problemAt, TextField } from '../ui/inputs';
+import { EmailField, PasswordField } from './Credentials';
 import { Entrance } from './Entrance';
 import { ownUnits } from '../api/units';
 import { useEntrance } from './useEntrance';
@@ -56,22 +57,8 @@ export function JoinPage() {
         onChange={setName}
         problem={problemAt(problems, '/name')}
       />
-      <TextField
-        label="E-mail address"
-        type="email"
-        autoComplete="username"
-        value={email}
-        onChange={setEmail}
-        problem={problemAt(problems, '/email')}
-      />
-      <TextField
-        label="Password"
-        type="password"
-        autoComplete="new-password"
-        value={password}
-        onChange={setPassword}
-        problem={problemAt(problems, '/password')}
-      />
+      <EmailField value={email} onChange={setEmail} problems={problems} />
+      <PasswordField fresh value={password} onChange={setPassword} problems={problems} />
       <button type="submit" className="btn btn-main" disabled={enter.isPending || !welcome.data}>
         Join
       </button>

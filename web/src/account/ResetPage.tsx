@@ -1,7 +1,7 @@
 import { useState } from 'react';
 
 import { api, taken } from '../api/client';
-import { problemAt, TextField } from '../ui/inputs';
+import { PasswordField } from './Credentials';
 import { Entrance } from './Entrance';
 import { useEntrance } from './useEntrance';
 
@@ -14,13 +14,12 @@ export function ResetPage() {
   );
   return (
     <Entrance title="A new password" onSubmit={() => enter.mutate()} problem={general}>
-      <TextField
+      <PasswordField
         label="New password"
-        type="password"
-        autoComplete="new-password"
+        fresh
         value={password}
         onChange={setPassword}
-        problem={problemAt(problems, '/password')}
+        problems={problems}
       />
       <p className="max-w-72 text-[13px] text-ink2 italic">
         Everywhere else you are signed out by this.

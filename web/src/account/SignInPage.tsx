@@ -2,6 +2,7 @@ import { useState } from 'react';
 
 import { api, taken } from '../api/client';
 import { problemAt, TextField } from '../ui/inputs';
+import { EmailField, PasswordField } from './Credentials';
 import { Entrance } from './Entrance';
 import { ownUnits } from '../api/units';
 import { useEntrance } from './useEntrance';
@@ -57,22 +58,13 @@ export function SignInPage() {
           problem={problemAt(problems, '/practice')}
         />
       )}
-      <TextField
-        label="E-mail address"
-        type="email"
-        autoComplete="username"
-        value={email}
-        onChange={setEmail}
-        problem={problemAt(problems, '/email')}
-      />
+      <EmailField value={email} onChange={setEmail} problems={problems} />
       {way !== 'forgot' && (
-        <TextField
-          label="Password"
-          type="password"
-          autoComplete={way === 'open' ? 'new-password' : 'current-password'}
+        <PasswordField
+          fresh={way === 'open'}
           value={password}
           onChange={setPassword}
-          problem={problemAt(problems, '/password')}
+          problems={problems}
         />
       )}
       {asked && (

@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { api, Refusal, taken, type Farm } from '../api/client';
 import { useUnits } from '../api/units';
 import { newId } from '../ui/tidy';
-import { Panel } from '../ui/Panel';
 import { problemAt, SelectField, TextField } from '../ui/inputs';
+import { NewForm } from './NewForm';
 
 export function NewFarm() {
   const [open, setOpen] = useState(false);
@@ -28,55 +28,37 @@ export function NewFarm() {
   });
   const problems = make.error instanceof Refusal ? make.error.problems : [];
   return (
-    <Panel
+    <NewForm
       title="New farm"
       open={open}
       onOpenChange={setOpen}
-      trigger={
-        <button type="button" className="btn">
-          New farm
-        </button>
-      }
+      make="Make the farm"
+      isPending={make.isPending}
+      problem={problems.length === 0 ? make.error?.message : undefined}
+      onMake={() => make.mutate()}
     >
-      <form
-        noValidate
-        className="flex flex-col items-start gap-3"
-        onSubmit={(e) => {
-          e.preventDefault();
-          make.mutate();
-        }}
-      >
-        <TextField
-          label="Name of the farm"
-          value={name}
-          onChange={setName}
-          problem={problemAt(problems, '/name')}
-        />
-        <SelectField
-          label="Units"
-          value={units}
-          onChange={(v) => setUnits(v as Farm['units'])}
-          options={[
-            { id: 'metric', name: 'kg/ha, metric' },
-            { id: 'us', name: 'lb/ac, US customary' },
-          ]}
-        />
-        <TextField
-          label="Currency, three letters"
-          width="w-20"
-          value={currency}
-          onChange={setCurrency}
-          problem={problemAt(problems, '/currency')}
-        />
-        {make.error && problems.length === 0 && (
-          <p role="alert" className="text-hand">
-            {make.error.message}
-          </p>
-        )}
-        <button type="submit" className="btn btn-main" disabled={make.isPending}>
-          Make the farm
-        </button>
-      </form>
-    </Panel>
+      <TextField
+        label="Name of the farm"
+        value={name}
+        onChange={setName}
+        problem={problemAt(problems, '/name')}
+      />
+      <SelectField
+        label="Units"
+        value={units}
+        onChange={(v) => setUnits(v as Farm['units'])}
+        options={[
+          { id: 'metric', name: 'kg/ha, metric' },
+          { id: 'us', name: 'lb/ac, US customary' },
+        ]}
+      />
+      <TextField
+        label="Currency, three letters"
+        width="w-20"
+        value={currency}
+        onChange={setCurrency}
+        problem={problemAt(problems, '/currency')}
+      />
+    </NewForm>
   );
 }

@@ -5,9 +5,9 @@ import { useNavigate } from 'react-router';
 import { api, Refusal, taken, type Farm, type Field, type Quantity } from '../api/client';
 import { DecimalSignContext, decimalSignOf } from '../ui/numbers';
 import { newId, tidy } from '../ui/tidy';
-import { Panel } from '../ui/Panel';
 import { problemAt, QuantityField, SelectField, SignedField, TextField } from '../ui/inputs';
 import { BoundaryFile } from './Boundary';
+import { NewForm } from './NewForm';
 
 export function NewField({ farms }: { farms: Farm[] }) {
   const [open, setOpen] = useState(false);
@@ -41,61 +41,44 @@ export function NewField({ farms }: { farms: Farm[] }) {
   });
   const problems = make.error instanceof Refusal ? make.error.problems : [];
   return (
-    <Panel
+    <NewForm
       title="New field"
+      main
       open={open}
       onOpenChange={setOpen}
-      trigger={
-        <button type="button" className="btn btn-main">
-          New field
-        </button>
-      }
+      make="Make the field"
+      isPending={make.isPending}
+      problem={problems.length === 0 ? make.error?.message : undefined}
+      onMake={() => make.mutate()}
     >
       <DecimalSignContext value={decimalSignOf(us)}>
-        <form
-          noValidate
-          className="flex flex-col items-start gap-3"
-          onSubmit={(e) => {
-            e.preventDefault();
-            make.mutate();
-          }}
-        >
-          <SelectField label="Farm" value={farmId} onChange={setFarmId} options={farms} />
-          <TextField
-            label="Name of the field"
-            value={name}
-            onChange={setName}
-            problem={problemAt(problems, '/name')}
+        <SelectField label="Farm" value={farmId} onChange={setFarmId} options={farms} />
+        <TextField
+          label="Name of the field"
+          value={name}
+          onChange={setName}
+          problem={problemAt(problems, '/name')}
+        />
+        <BoundaryFile us={us} onFound={(f) => setBoundary(f.boundary)} />
+        <QuantityField
+          label={boundary ? 'Area (taken from the boundary)' : 'or the area'}
+          value={area}
+          units={us ? ['ac', 'ha'] : ['ha', 'ac']}
+          onChange={setArea}
+          disabled={boundary !== undefined}
+          problem={problemAt(problems, '/area')}
+        />
+        {!boundary && (
+          <SignedField
+            label="Latitude, ° north (for its weather; south below 0)"
+            value={latitude}
+            least={-90}
+            most={90}
+            onChange={setLatitude}
+            problem={problemAt(problems, '/point/lat')}
           />
-          <BoundaryFile us={us} onFound={(f) => setBoundary(f.boundary)} />
-          <QuantityField
-            label={boundary ? 'Area (taken from the boundary)' : 'or the area'}
-            value={area}
-            units={us ? ['ac', 'ha'] : ['ha', 'ac']}
-            onChange={setArea}
-            disabled={boundary !== undefined}
-            problem={problemAt(problems, '/area')}
-          />
-          {!boundary && (
-            <SignedField
-              label="Latitude, ° north (for its weather; south below 0)"
-              value={latitude}
-              least={-90}
-              most={90}
-              onChange={setLatitude}
-              problem={problemAt(problems, '/point/lat')}
-            />
-          )}
-          {make.error && problems.length === 0 && (
-            <p role="alert" className="text-hand">
-              {make.error.message}
-            </p>
-          )}
-          <button type="submit" className="btn btn-main" disabled={make.isPending}>
-            Make the field
-          </button>
-        </form>
+        )}
       </DecimalSignContext>
-    </Panel>
+    </NewForm>
   );
 }

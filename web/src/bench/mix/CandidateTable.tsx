@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useOpenPlan } from '../../plan/context';
 import { spokenDate } from '../../ui/days';
 import { GroupMark } from '../../ui/GroupMark';
+import { Stack } from '../../ui/Stack';
 import { useCandidates, type Candidate } from './asked';
 
 /** How many are shown before all are asked for. */
@@ -14,16 +15,22 @@ function Verdict({ c, inMix }: { c: Candidate; inMix: boolean }) {
   const words = (hard.length > 0 ? hard : soft).map((f) => f.text).join('; ');
   return (
     <td className="py-0.5 pl-2 text-left text-[13px] leading-tight">
-      <b className={`fig mr-1.5 inline-block text-[12px] ${inMix ? 'bg-ink px-1 text-paper' : ''}`}>
-        {inMix
-          ? 'in the mix'
-          : c.excluded
-            ? 'not suitable'
-            : soft.length > 0
-              ? 'with care'
-              : 'suitable'}
-      </b>
-      <span className={c.excluded ? 'text-ink2' : ''}>{words || (inMix ? 'no concerns' : '')}</span>
+      <div>
+        <b
+          className={`fig mr-1.5 inline-block text-[12px] ${inMix ? 'bg-ink px-1 text-paper' : ''}`}
+        >
+          {inMix
+            ? 'in the mix'
+            : c.excluded
+              ? 'not suitable'
+              : soft.length > 0
+                ? 'with care'
+                : 'suitable'}
+        </b>
+        <span className={c.excluded ? 'text-ink2' : ''}>
+          {words || (inMix ? 'no concerns' : '')}
+        </span>
+      </div>
     </td>
   );
 }
@@ -85,29 +92,34 @@ export function CandidateTable({
           Rank the aims first (step Aims): the species are then ordered by what they deliver.
         </p>
       )}
-      <div className="overflow-x-auto" role="region" aria-label="Table of candidates" tabIndex={0}>
+      <Stack label="Table of candidates">
         <table className="w-full text-[13.5px]">
           <thead>
             <tr className="border-b border-ink text-right align-bottom text-[12px] leading-tight">
               <th className="text-left">species</th>
-              <th className="px-1">
+              <th className="px-1" data-name={`dry tops, ${list.candidates[0]?.mass.unit}`}>
                 dry tops
                 <span className="fig block text-[11px]">{list.candidates[0]?.mass.unit}</span>
               </th>
               {list.aims.map((a) => (
-                <th key={a.id} className="max-w-[88px] px-1" title={a.name}>
+                <th
+                  key={a.id}
+                  className="max-w-[88px] px-1"
+                  title={a.name}
+                  data-name={`${a.measure.toLowerCase()}, ${a.unit}`}
+                >
                   {a.measure.toLowerCase()}
                   <span className="fig block text-[11px]">
                     {a.unit} · weight {a.weight.toFixed(2)}
                   </span>
                 </th>
               ))}
-              <th className="px-1">
+              <th className="px-1" data-name="lives, years in 10">
                 lives
                 <span className="fig block text-[11px]">years in 10</span>
               </th>
               <th className="pl-2 text-left">verdict and why</th>
-              <th>
+              <th data-name="">
                 <span className="sr-only">add</span>
               </th>
             </tr>
@@ -151,7 +163,7 @@ export function CandidateTable({
             ))}
           </tbody>
         </table>
-      </div>
+      </Stack>
       {!words && ordered.length > shown.length && (
         <button type="button" className="link mt-1 text-[13px]" onClick={() => setAll(true)}>
           show all {ordered.length}

@@ -244,6 +244,7 @@ class MainJobIT extends InBrowser {
 
     private void feed(double need, double credit) {
         step("Feed");
+        choose("Nitrogen per yield, unit", "lb/bu");
         type("Nitrogen per yield", "1.1");
         choose("Product", "UAN solution 28 %");
         type("Its price", "400");
