@@ -27,8 +27,7 @@ record FitnessRule(String name, boolean excludes, Source source, Test test) {
                 if (e.method().isWinter()) {
                     return 1 - Prospect.share(prospect.alive());
                 }
-                return flowering * e.method().kills(species, true)
-                        + (1 - flowering) * e.method().kills(species, false);
+                return flowering * e.kills(species, true) + (1 - flowering) * e.kills(species, false);
             });
         }
 

@@ -298,7 +298,7 @@ final class FitnessRules {
                 .filter(k -> !byWinter(c) && 1 - alive * (1 - k) >= from && 1 - alive * (1 - k) < to)
                 .flatMap(k -> c.place()
                         .end()
-                        .map(e -> e.method().name().toLowerCase(Locale.ROOT)
+                        .map(e -> e.words()
                                 + " on " + Shown.date(e.date()) + " kills about " + Math.round(k * 100) + " % of "
                                 + (alive > MOSTLY_ALIVE ? "it" : "what lives till then (" + years(alive) + ")")));
     }

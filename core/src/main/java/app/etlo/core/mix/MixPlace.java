@@ -1,12 +1,16 @@
 package app.etlo.core.mix;
 
 import app.etlo.core.knowledge.Crop;
+import app.etlo.core.knowledge.Species;
 import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.WindowKind;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What a mix is judged by beside its weather: what stands before and after it, how it ends, the ground, and what the farm must
@@ -39,8 +43,26 @@ public record MixPlace(
 
     /**
      * How and when it ends.
+     *
+     * @param then passes that follow the first, which meet what that one left
      */
-    public record End(LocalDate date, TerminationMethod method) {}
+    public record End(LocalDate date, TerminationMethod method, List<TerminationMethod> then) {
+
+        /** The share of a species that all passes together kill. */
+        double kills(Species species, boolean flowering) {
+            double left = 1 - method.kills(species, flowering);
+            for (TerminationMethod m : then) {
+                left *= 1 - m.kills(species, flowering);
+            }
+            return 1 - left;
+        }
+
+        String words() {
+            return Stream.concat(Stream.of(method), then.stream())
+                    .map(m -> m.name().toLowerCase(Locale.ROOT))
+                    .collect(Collectors.joining(", then "));
+        }
+    }
 
     /**
      * @param allowed names or ids of species, lower case

@@ -349,7 +349,7 @@ public final class Evaluator {
                     entry,
                     window,
                     sown,
-                    end,
+                    endings(entry.id()),
                     next.map(crops::indexOf).filter(i -> i > 0).map(i -> crops.get(i - 1)),
                     next,
                     years,

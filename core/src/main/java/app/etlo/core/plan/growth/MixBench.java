@@ -40,11 +40,12 @@ public record MixBench(MixForecast forecast, MixPlace place) {
             CoverEntry cover,
             Optional<Window> window,
             Optional<LocalDate> sown,
-            Optional<Termination> end,
+            List<Termination> endings,
             Optional<CropInTime> previous,
             Optional<CropInTime> next,
             Optional<YearsAhead> years,
             SoilProfile soil) {
+        Optional<Termination> end = endings.stream().findFirst();
         Optional<LocalDate> from = sown.or(() -> window.map(Window::from));
         Optional<LocalDate> to = end.map(Termination::date).or(() -> window.map(Window::to));
         if (years.isEmpty() || from.isEmpty() || to.isEmpty() || !from.get().isBefore(to.get())) {
@@ -57,7 +58,10 @@ public record MixBench(MixForecast forecast, MixPlace place) {
                 cover.place().relation().equals("into")
                         ? cover.place().kind().or(() -> window.map(Window::kind))
                         : Optional.empty(),
-                end.map(e -> new MixPlace.End(e.date(), e.method())),
+                end.map(e -> new MixPlace.End(
+                        e.date(),
+                        e.method(),
+                        endings.stream().skip(1).map(Termination::method).toList())),
                 ph(field),
                 field.drainage(),
                 field.tileDepth().map(q -> q.in(Unit.CENTIMETRE)),
