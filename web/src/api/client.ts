@@ -5,7 +5,10 @@ import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
 export type Plan = Schemas['PlanDocument'];
-export type Evaluation = Schemas['Evaluation'];
+export type Figure = Schemas['FigureView'];
+/** The answer with every part of it, as this page asks for it. */
+export type Evaluation = Schemas['Evaluation'] &
+  Required<Pick<Schemas['Evaluation'], 'field' | 'grow' | 'section'>>;
 export type Quantity = Schemas['Quantity'];
 export type UnitSymbol = Quantity['unit'];
 export type Knowledge = Schemas['KnowledgeView'];

@@ -1333,12 +1333,12 @@ export interface components {
             open?: boolean;
         };
         BoxView: {
-            catchFigure: string;
-            densityFigure: string;
-            fillsFigure?: string;
+            catchTest: components["schemas"]["FigureView"];
+            density: components["schemas"]["FigureView"];
+            fills?: components["schemas"]["FigureView"];
             id: string;
             name: string;
-            rateFigure: string;
+            rate: components["schemas"]["FigureView"];
             species: string[];
         };
         CalibrationView: {
@@ -1443,7 +1443,7 @@ export interface components {
             transect?: components["schemas"]["TransectEntry"];
         };
         CheckView: {
-            figureId?: string;
+            factor?: components["schemas"]["FigureView"];
             id: string;
             /** Format: date */
             on: string;
@@ -1568,18 +1568,13 @@ export interface components {
             plan: components["schemas"]["PlanDocument"];
         };
         CoverView: {
-            boxes: components["schemas"]["BoxView"][];
-            checks: components["schemas"]["CheckView"][];
             endMethod?: string;
             /** Format: date */
             ended?: string;
             id: string;
-            inoculants: components["schemas"]["InoculantView"][];
             judged: boolean;
-            latest: components["schemas"]["LatestView"][];
             name: string;
             nextCropId?: string;
-            rates: components["schemas"]["RateView"][];
             /** Format: date */
             sown?: string;
             windowId?: string;
@@ -1672,7 +1667,7 @@ export interface components {
             soon: components["schemas"]["Ask"][];
             /** Format: date */
             to: string;
-            watched: string[];
+            watched: components["schemas"]["FigureView"][];
         };
         DaysRequest: {
             /** Format: date */
@@ -1700,6 +1695,13 @@ export interface components {
             /** Format: double */
             sum?: number;
         };
+        DeliveryView: {
+            aims: {
+                [key: string]: components["schemas"]["FigureView"];
+            };
+            carbonToNitrogen?: components["schemas"]["FigureView"];
+            mass: components["schemas"]["FigureView"];
+        };
         End: {
             id: string;
             /**
@@ -1713,6 +1715,13 @@ export interface components {
             subject?: string;
             when: components["schemas"]["DateEntry"];
             zone?: string;
+        };
+        EndChapterView: {
+            biomass?: components["schemas"]["FigureView"];
+            checks: components["schemas"]["CheckView"][];
+            daysBeforePlanting?: components["schemas"]["FigureView"];
+            nitrogenInTops?: components["schemas"]["FigureView"];
+            nitrogenPercent?: components["schemas"]["FigureView"];
         };
         EndPassEntry: {
             /** Format: int32 */
@@ -1744,14 +1753,28 @@ export interface components {
             crops: components["schemas"]["CropView"][];
             currency: string;
             dates: components["schemas"]["DateView"][];
-            figures: {
-                [key: string]: components["schemas"]["FigureView"];
+            end: {
+                [key: string]: components["schemas"]["EndChapterView"];
             };
+            feed: {
+                [key: string]: components["schemas"]["FeedChapterView"];
+            };
+            field?: components["schemas"]["FieldView"];
+            grow?: components["schemas"]["GrowView"];
             ledger: components["schemas"]["LedgerLine"][];
+            mix: {
+                [key: string]: components["schemas"]["MixChapterView"];
+            };
             next?: components["schemas"]["NextDecision"];
             notes: components["schemas"]["NoteView"][];
             planId: string;
-            section: components["schemas"]["SectionView"];
+            plant: {
+                [key: string]: components["schemas"]["PlantChapterView"];
+            };
+            section?: components["schemas"]["SectionView"];
+            sow: {
+                [key: string]: components["schemas"]["SowChapterView"];
+            };
             /** @enum {string} */
             units: "metric" | "us";
             weather?: components["schemas"]["WeatherView"];
@@ -1760,6 +1783,7 @@ export interface components {
         EvaluationRequest: {
             /** Format: date */
             asOf: string;
+            parts?: ("FIELD" | "WINDOWS" | "MIX" | "SOW" | "GROW" | "END" | "PLANT" | "FEED" | "SECTION" | "NOTES" | "LEDGER")[];
             plan: components["schemas"]["PlanDocument"];
         };
         FailureView: {
@@ -1796,6 +1820,17 @@ export interface components {
             subject?: string;
             when: components["schemas"]["DateEntry"];
             zone?: string;
+        };
+        FeedChapterView: {
+            coverCredit?: components["schemas"]["FigureView"];
+            leftToBuy?: components["schemas"]["FigureView"];
+            need?: components["schemas"]["FigureView"];
+            planned?: components["schemas"]["FigureView"];
+            product?: components["schemas"]["FigureView"];
+            productCost?: components["schemas"]["FigureView"];
+            productForField?: components["schemas"]["FigureView"];
+            productVolume?: components["schemas"]["FigureView"];
+            released?: components["schemas"]["FigureView"];
         };
         FieldEntry: {
             area?: components["schemas"]["Quantity"];
@@ -1881,6 +1916,11 @@ export interface components {
         FieldSave: {
             base?: components["schemas"]["FieldEntry"];
             mine: components["schemas"]["FieldEntry"];
+        };
+        FieldView: {
+            area: components["schemas"]["FigureView"];
+            layers: components["schemas"]["LayerView"][];
+            water: components["schemas"]["FigureView"];
         };
         Fields: {
             fieldIds: string[];
@@ -1972,6 +2012,15 @@ export interface components {
             residueLowKgHa: number[];
             waterPercent: number[][];
         };
+        GrowView: {
+            covers: {
+                [key: string]: components["schemas"]["GrownCoverView"];
+            };
+            crops: {
+                [key: string]: components["schemas"]["GrownCropView"];
+            };
+            rotation: components["schemas"]["GrownRotationView"];
+        };
         Growing: {
             /** Format: double */
             baseC: number;
@@ -2010,6 +2059,25 @@ export interface components {
             years: number;
             yieldUnit: string;
         };
+        GrownCoverView: {
+            carbonToNitrogen?: components["schemas"]["FigureView"];
+            mass: components["schemas"]["FigureView"];
+            nitrogen?: components["schemas"]["FigureView"];
+            nitrogenPercent?: components["schemas"]["FigureView"];
+            residueCover: components["schemas"]["FigureView"];
+        };
+        GrownCropView: {
+            mass?: components["schemas"]["FigureView"];
+            mineralN?: components["schemas"]["FigureView"];
+            residueCover?: components["schemas"]["FigureView"];
+            water?: components["schemas"]["FigureView"];
+        };
+        GrownRotationView: {
+            bareDays?: components["schemas"]["FigureView"];
+            leached?: components["schemas"]["FigureView"];
+            livingRootDays?: components["schemas"]["FigureView"];
+            lowestCover?: components["schemas"]["FigureView"];
+        };
         GrownView: {
             alivePercent: number[];
             coverPercent: number[];
@@ -2042,7 +2110,7 @@ export interface components {
             planId: string;
         };
         InoculantView: {
-            figure: string;
+            amount: components["schemas"]["FigureView"];
             group: string;
             species: string[];
         };
@@ -2175,9 +2243,15 @@ export interface components {
             stonePercent?: number;
             texture?: string;
         };
+        LayerView: {
+            fieldCapacity: components["schemas"]["FigureView"];
+            saturation: components["schemas"]["FigureView"];
+            where: string;
+            wiltingPoint: components["schemas"]["FigureView"];
+        };
         LedgerLine: {
             cropId: string;
-            figureId: string;
+            figure: components["schemas"]["FigureView"];
             label: string;
         };
         Line: {
@@ -2262,6 +2336,14 @@ export interface components {
             /** @enum {string} */
             kind: "inoculated" | "label-interval" | "livestock";
             of: string;
+        };
+        MixChapterView: {
+            boxes: components["schemas"]["BoxView"][];
+            delivers?: components["schemas"]["DeliveryView"];
+            inoculants: components["schemas"]["InoculantView"][];
+            latest: components["schemas"]["LatestView"][];
+            rates: components["schemas"]["RateView"][];
+            sum?: components["schemas"]["SumView"];
         };
         MixColumn: {
             figures: components["schemas"]["FigureView"][];
@@ -2558,6 +2640,20 @@ export interface components {
             /** Format: int32 */
             schemaVersion: number;
         };
+        PlanRequest: {
+            /** Format: date */
+            asOf: string;
+            plan: components["schemas"]["PlanDocument"];
+        };
+        PlantChapterView: {
+            disturbed?: components["schemas"]["FigureView"];
+            rating?: components["schemas"]["FigureView"];
+            ratings: {
+                [key: string]: components["schemas"]["FigureView"];
+            };
+            residue?: components["schemas"]["FigureView"];
+            stripShare?: components["schemas"]["FigureView"];
+        };
         PlantingSystemView: {
             id: string;
             name: string;
@@ -2644,11 +2740,28 @@ export interface components {
             text: string;
         };
         RateView: {
+            bags?: components["schemas"]["FigureView"];
+            bulk: components["schemas"]["FigureView"];
+            comesUp: components["schemas"]["FigureView"];
+            cost?: components["schemas"]["FigureView"];
+            costPerArea?: components["schemas"]["FigureView"];
+            fieldBulk: components["schemas"]["FigureView"];
+            fieldSeeds: components["schemas"]["FigureView"];
+            germinates: components["schemas"]["FigureView"];
             /** @enum {string} */
             group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            mass?: components["schemas"]["FigureView"];
             name: string;
+            pls: components["schemas"]["FigureView"];
+            plsRate: components["schemas"]["FigureView"];
+            seed: components["schemas"]["FigureView"];
+            seedShare: components["schemas"]["FigureView"];
+            seeds: components["schemas"]["FigureView"];
+            seedsNow: components["schemas"]["FigureView"];
             smallBox: boolean;
             species: string;
+            standShare?: components["schemas"]["FigureView"];
+            weightShare: components["schemas"]["FigureView"];
         };
         Read: {
             decimalSignNeeded: boolean;
@@ -2940,6 +3053,16 @@ export interface components {
             withSeed?: components["schemas"]["WithSeedEntry"];
             zone?: string;
         };
+        SowChapterView: {
+            coldPercent: {
+                [key: string]: components["schemas"]["FigureView"];
+            };
+            drillCapacity?: components["schemas"]["FigureView"];
+            drillDays?: components["schemas"]["FigureView"];
+            dryPercent?: components["schemas"]["FigureView"];
+            lateness?: components["schemas"]["FigureView"];
+            seedPlacedLimit?: components["schemas"]["FigureView"];
+        };
         SpeciesChoice: {
             botanical: string;
             family: string;
@@ -3017,6 +3140,13 @@ export interface components {
             stockKg: number;
         };
         StreamingResponseBody: Record<string, never>;
+        SumView: {
+            bulk: components["schemas"]["FigureView"];
+            cost?: components["schemas"]["FigureView"];
+            costPerArea?: components["schemas"]["FigureView"];
+            seed: components["schemas"]["FigureView"];
+            seeds: components["schemas"]["FigureView"];
+        };
         Taken: {
             report: components["schemas"]["WeatherReport"];
             series: components["schemas"]["SeriesChoice"];
@@ -3113,17 +3243,24 @@ export interface components {
         WindowView: {
             afterCropId: string;
             beforeCropId?: string;
-            figures: string;
+            days: components["schemas"]["FigureView"];
+            degreeDays?: components["schemas"]["FigureView"];
+            drillDays?: components["schemas"]["FigureView"];
+            firstFrost?: components["schemas"]["FigureView"];
             /** Format: date */
             from: string;
             id: string;
             /** @enum {string} */
             kind: "between" | "interseeded" | "overseeded" | "frost-seeded" | "companion" | "undersown" | "living-mulch";
+            lastFrost?: components["schemas"]["FigureView"];
+            light?: components["schemas"]["FigureView"];
             /** Format: date */
             sowUntil: string;
             /** Format: date */
             to: string;
             usualMethod: string;
+            warmDegreeDays?: components["schemas"]["FigureView"];
+            water?: components["schemas"]["FigureView"];
             words: string;
         };
         WishesEntry: {
@@ -4873,7 +5010,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["EvaluationRequest"];
+                "application/json": components["schemas"]["PlanRequest"];
             };
         };
         responses: {

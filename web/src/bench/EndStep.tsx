@@ -1,4 +1,4 @@
-import type { Schemas } from '../api/client';
+import type { Figure, Schemas } from '../api/client';
 import { operationOf, pointerOf, setCover, setDay, setEnding } from '../plan/edit';
 import { tidy } from '../ui/tidy';
 import { useOpenPlan } from '../plan/context';
@@ -17,9 +17,7 @@ import { useCover } from './pick';
 type Stand = Schemas['StandEntry'];
 
 /** The simulated stand as an expectation to type. */
-function expected(figures: Record<string, Schemas['FigureView']>, coverId: string) {
-  const mass = figures[`grow/${coverId}/mass`];
-  const percent = figures[`grow/${coverId}/nitrogenPercent`];
+function expected(mass: Figure | undefined, percent: Figure | undefined) {
   if (!mass || !percent || mass.value <= 0) return undefined;
   return {
     biomass: { value: Number(mass.value.toPrecision(3)), unit: mass.unit },
@@ -49,8 +47,9 @@ export function EndStep() {
   const set = (change: Partial<Stand>) =>
     session.change((p) => setCover(p, cover.id, { stand: tidy({ ...stand, ...change }) }));
   const weighed = stand.evidence === 'weighed';
-  const forecast = expected(state.evaluation?.figures ?? {}, cover.id);
-  const fig = (what: string) => `end/${cover.id}/${what}`;
+  const grown = state.evaluation?.grow.covers[cover.id];
+  const seen = state.evaluation?.end[cover.id];
+  const forecast = expected(grown?.mass, grown?.nitrogenPercent);
   return (
     <>
       <BenchHead
@@ -122,16 +121,16 @@ export function EndStep() {
           </span>
         )}
         <span className="pb-1">
-          dead before planting <FigureText id={fig('daysBeforePlanting')} />
+          dead before planting <FigureText of={seen?.daysBeforePlanting} />
         </span>
       </div>
       <Simulated
         title="Simulated to that day"
         rows={[
-          ['Dry tops that stand', `grow/${cover.id}/mass`],
-          ['Nitrogen in them', `grow/${cover.id}/nitrogen`],
-          ['Their C:N', `grow/${cover.id}/cn`],
-          ['Ground covered by residue a week later', `grow/${cover.id}/residueCover`],
+          ['Dry tops that stand', grown?.mass],
+          ['Nitrogen in them', grown?.nitrogen],
+          ['Their C:N', grown?.carbonToNitrogen],
+          ['Ground covered by residue a week later', grown?.residueCover],
         ]}
       />
       <Doings kind="graze" subject={cover.id} day={addDays(end?.when.on ?? today(), -14)} />
@@ -187,15 +186,17 @@ export function EndStep() {
       )}
       <table className="mt-3 w-full max-w-[520px]">
         <tbody>
-          {[
-            ['Biomass above ground, dry', 'biomass'],
-            ['Nitrogen in the dry tops', 'nitrogenPercent'],
-            ['Nitrogen in the tops', 'nitrogenInTops'],
-          ].map(([label, what]) => (
-            <tr key={what} className="border-b border-rule2">
+          {(
+            [
+              ['Biomass above ground, dry', seen?.biomass],
+              ['Nitrogen in the dry tops', seen?.nitrogenPercent],
+              ['Nitrogen in the tops', seen?.nitrogenInTops],
+            ] as const
+          ).map(([label, figure]) => (
+            <tr key={label} className="border-b border-rule2">
               <td className="py-1">{label}</td>
               <td className="text-right">
-                <FigureText id={fig(what!)} band />
+                <FigureText of={figure} band />
               </td>
             </tr>
           ))}

@@ -32,8 +32,7 @@ export function FeedStep() {
   const local = n.school === 'local';
   const own = (us ? (known?.needUnit ?? 'lb/cwt') : 'kg/t') as UnitSymbol;
   const factorUnits = [own, ...(['lb/bu', 'lb/cwt', 'kg/t'] as const).filter((u) => u !== own)];
-  const fig = (what: string) => `feed/${crop.id}/${what}`;
-  const has = (what: string) => state.evaluation?.figures[fig(what)] !== undefined;
+  const feed = state.evaluation?.feed[crop.id];
   return (
     <>
       <BenchHead title="Feed" aside="what the crop still lacks, line by line" about="crop" />
@@ -88,7 +87,7 @@ export function FeedStep() {
           problem={problemAt(state.problems, `${at}/productPrice`)}
         />
       </div>
-      {!has('need') && (
+      {!feed?.need && (
         <p className="mt-2 text-ink2 italic">
           {local
             ? 'Type the recommendation.'
@@ -98,20 +97,20 @@ export function FeedStep() {
         </p>
       )}
       <NitrogenLedger cropId={crop.id} local={local} />
-      {has('product') && (
+      {feed?.product && (
         <p className="mt-3">
           In {knowledge.products.find((p) => p.id === n.product)?.name}:{' '}
-          <FigureText id={fig('product')} />
-          {has('productVolume') && (
+          <FigureText of={feed.product} />
+          {feed.productVolume && (
             <>
               {' '}
-              or <FigureText id={fig('productVolume')} />
+              or <FigureText of={feed.productVolume} />
             </>
           )}
-          , for the field <FigureText id={fig('productForField')} />
-          {has('productCost') && (
+          , for the field <FigureText of={feed.productForField} />
+          {feed.productCost && (
             <>
-              , at <FigureText id={fig('productCost')} />
+              , at <FigureText of={feed.productCost} />
             </>
           )}
           .

@@ -18,7 +18,7 @@ export function FieldChecks({ cover }: { cover: Cover }) {
   const { session, state, us } = useOpenPlan();
   const checks = cover.checks ?? [];
   const at = `/covers/${state.plan.covers.indexOf(cover)}/checks`;
-  const seen = state.evaluation?.covers.find((c) => c.id === cover.id)?.checks ?? [];
+  const seen = state.evaluation?.end[cover.id]?.checks ?? [];
   const put = (next: Check[]) =>
     session.change((p) => setCover(p, cover.id, { checks: next.length ? next : undefined }));
   const set = (i: number, change: Partial<Check>) =>
@@ -170,9 +170,9 @@ function Row({
           : check.on > today()
             ? 'Dated ahead: it counts from its day on.'
             : 'Nothing of this cover is forecast to stand on that day, so nothing is corrected.'}{' '}
-        {said?.figureId && (
+        {said?.factor && (
           <>
-            Factor <FigureText id={said.figureId} />
+            Factor <FigureText of={said.factor} />
           </>
         )}
       </p>

@@ -46,7 +46,7 @@ export function FieldStep() {
   const { save, change } = fieldSave;
   const problems = save.problems;
   const part = { field, change, problems };
-  const area = state.evaluation?.figures['field/area'];
+  const area = state.evaluation?.field.area;
   return (
     <>
       <BenchHead title="Field" aside="nothing is needed but a place and an area">
@@ -76,7 +76,7 @@ export function FieldStep() {
             />
             <span>
               <span className="block text-[13px] text-ink2">Area</span>
-              <FigureText id="field/area" big />
+              <FigureText of={area} big />
             </span>
           </div>
           <div className={ROW}>

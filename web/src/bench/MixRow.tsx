@@ -1,7 +1,8 @@
-import type { Lot, Schemas } from '../api/client';
+import type { Figure, Lot, Schemas } from '../api/client';
 import { useOpenPlan } from '../plan/context';
 import { FigureText } from '../plan/FigureText';
 import { GroupMark } from '../ui/GroupMark';
+import type { RateFigure } from './rates';
 import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
 
 type Component = Schemas['ComponentEntry'];
@@ -12,10 +13,12 @@ const ZONES = [
   { id: 'middle', name: 'middle' },
 ];
 
+const written = (f: Figure | undefined) => f && `${f.text} ${f.unit}`;
+
 /** One species of the mix: its share or density, its lot, and what follows from them. */
 export function MixRow({
-  coverId,
   component: c,
+  rate,
   method,
   pointer,
   lots,
@@ -24,12 +27,13 @@ export function MixRow({
   onChange,
   onRemove,
 }: {
-  coverId: string;
   component: Component;
+  /** What follows from it; nothing while it has no rate. */
+  rate: Schemas['RateView'] | undefined;
   method: string;
   pointer: string;
   lots: Lot[];
-  columns: string[];
+  columns: RateFigure[];
   /** Whether row zones and middles are kept separate. */
   zoned: boolean;
   /** `held` while the hand still moves. */
@@ -39,10 +43,6 @@ export function MixRow({
   const { session, state, knowledge, us } = useOpenPlan();
   const s = knowledge.species.find((x) => x.id === c.species);
   const name = s?.name ?? c.species;
-  const figureText = (what: string) => {
-    const f = state.evaluation?.figures[`mix/${coverId}/${c.species}/${what}`];
-    return f && `${f.text} ${f.unit}`;
-  };
   return (
     <tr className="border-b border-rule2 text-right">
       <td className="py-0.5 text-left font-bold">
@@ -122,15 +122,15 @@ export function MixRow({
           onChange={(v) => onChange({ lotId: v || undefined })}
         />
         <span className="fig block text-[11.5px] leading-tight text-ink2">
-          PLS {figureText('pls')}
+          PLS {written(rate?.pls)}
         </span>
       </td>
       {columns.map((what) => (
         <td key={what} className={`px-1 ${what === 'bulk' ? 'font-bold' : ''}`}>
-          <FigureText id={`mix/${coverId}/${c.species}/${what}`} unit={false} />
+          <FigureText of={rate?.[what]} unit={false} />
           {what === 'cost' && (
             <span className="fig block text-[11.5px] leading-tight text-ink2">
-              {figureText('bags')}
+              {written(rate?.bags)}
             </span>
           )}
         </td>

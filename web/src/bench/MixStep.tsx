@@ -21,6 +21,7 @@ export function MixStep({ lots }: StepProps) {
   const { cover, chooser } = useCover();
   const mix: Mix = cover?.mix ?? { method: 'share', components: [] };
   const seen = state.evaluation?.covers.find((c) => c.id === cover?.id);
+  const worked = cover && state.evaluation?.mix[cover.id];
   const judged = useCandidates(state.plan, cover?.id ?? '', seen?.judged ?? false);
   const change = (edit: (m: Mix) => Mix, held = false) => {
     if (!cover) return;
@@ -42,9 +43,9 @@ export function MixStep({ lots }: StepProps) {
         <>
           <BlendControls cover={cover} mix={mix} change={change} />
           {mix.components.length > 0 && (
-            <RateTable cover={cover} mix={mix} seen={seen} lots={lots} change={change} />
+            <RateTable cover={cover} mix={mix} seen={worked} lots={lots} change={change} />
           )}
-          {seen && seen.rates.length > 0 && <ShareBars coverId={cover.id} rates={seen.rates} />}
+          {worked && worked.rates.length > 0 && <ShareBars mix={worked} />}
           <Delivers coverId={cover.id} aims={cover.aims ?? []} />
           <Beside cover={cover} />
           <CandidateTable

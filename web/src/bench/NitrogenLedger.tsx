@@ -1,12 +1,17 @@
 import { scaleLinear } from 'd3-scale';
 
-import type { Evaluation } from '../api/client';
+import type { Figure } from '../api/client';
 import { useOpenPlan } from '../plan/context';
 import { FIG } from '../section/ink';
 import { FigureText } from '../plan/FigureText';
 
-type Figure = Evaluation['figures'][string];
-type Line = { what: string; label: string; aside: string; sign?: string };
+type Line = {
+  figure: Figure | undefined;
+  sum?: boolean;
+  label: string;
+  aside: string;
+  sign?: string;
+};
 
 const W = 320;
 const ROW = 46;
@@ -28,21 +33,21 @@ function scaleOf(values: number[]) {
 /** Need, credits and what is left, each bar starting where the last balance ended; the stippled part is the band. */
 export function NitrogenLedger({ cropId, local }: { cropId: string; local: boolean }) {
   const { state } = useOpenPlan();
-  const figure = (what: string) => state.evaluation?.figures[`feed/${cropId}/${what}`];
-  const need = figure('need');
-  const left = figure('leftToBuy');
+  const feed = state.evaluation?.feed[cropId];
+  const need = feed?.need;
+  const left = feed?.leftToBuy;
   if (!need || !left) return null;
-  const credit = figure('coverCredit');
-  const planned = figure('planned');
+  const credit = feed.coverCredit;
+  const planned = feed.planned;
   const tieUp = (credit?.value ?? 0) < 0;
   const lines: Line[] = [
     {
-      what: 'need',
+      figure: need,
       label: 'Need',
       aside: local ? 'local recommendation' : 'yield goal times factor, before credits',
     },
     {
-      what: 'coverCredit',
+      figure: credit,
       label: tieUp ? 'Tied up by the cover' : 'From the cover',
       aside: credit
         ? 'share released in a season, by its nitrogen content'
@@ -50,10 +55,11 @@ export function NitrogenLedger({ cropId, local }: { cropId: string; local: boole
       sign: credit && !tieUp ? '−' : '',
     },
     ...(planned
-      ? [{ what: 'planned', label: 'Planned to be fed', aside: 'as entered below', sign: '−' }]
+      ? [{ figure: planned, label: 'Planned to be fed', aside: 'as entered below', sign: '−' }]
       : []),
     {
-      what: 'leftToBuy',
+      figure: left,
+      sum: true,
       label: 'Left to buy',
       aside: `need less credits${planned ? ' and what is planned' : ''}, never below zero`,
     },
@@ -118,17 +124,16 @@ export function NitrogenLedger({ cropId, local }: { cropId: string; local: boole
       </thead>
       <tbody>
         {lines.map((l, i) => {
-          const f = figure(l.what);
+          const f = l.figure;
           const bar = bars[i]!;
-          const sum = l.what === 'leftToBuy';
           return (
             <tr
-              key={l.what}
-              className={sum ? 'border-y-2 border-ink' : 'border-b border-rule2'}
+              key={l.label}
+              className={l.sum ? 'border-y-2 border-ink' : 'border-b border-rule2'}
               style={{ height: ROW }}
             >
               <td>
-                <b className={sum ? 'text-[16px]' : ''}>{l.label}</b>
+                <b className={l.sum ? 'text-[16px]' : ''}>{l.label}</b>
                 <span className="block text-[12.5px] text-ink2 italic">{l.aside}</span>
               </td>
               <td className="fig pr-3 text-right text-[13px] whitespace-nowrap text-ink2">
@@ -136,7 +141,7 @@ export function NitrogenLedger({ cropId, local }: { cropId: string; local: boole
               </td>
               <td className="text-right whitespace-nowrap">
                 {l.sign && <span className="fig mr-0.5 text-[18px] font-bold">{l.sign}</span>}
-                <FigureText id={`feed/${cropId}/${l.what}`} big unit={false} />
+                <FigureText of={f} big unit={false} />
               </td>
               <td className="pl-3 max-[900px]:hidden">
                 {f && (

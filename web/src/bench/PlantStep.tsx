@@ -45,6 +45,8 @@ export function PlantStep() {
     session.change((d) => setSowPart(d, crop.id, 'rows', change));
   const widths = us ? (['in', 'cm'] as const) : (['cm', 'in'] as const);
   const own = (id: string) => plan.operations.some((o) => o.kind === 'pass' && o.id === id);
+  const tilled = state.evaluation?.plant[crop.id];
+  const grown = state.evaluation?.grow.crops[crop.id];
   const strips = seen?.passes.some((x) => x.strips) ?? false;
   return (
     <>
@@ -96,17 +98,17 @@ export function PlantStep() {
         <span>
           Ground disturbed by planting
           <br />
-          <FigureText id={`plant/${crop.id}/disturbed`} big />
+          <FigureText of={tilled?.disturbed} big />
         </span>
         <span>
           Soil tillage intensity rating, whole crop
           <br />
-          <FigureText id={`plant/${crop.id}/rating`} big />
+          <FigureText of={tilled?.rating} big />
         </span>
         <span>
           Residue after its harvest
           <br />
-          <FigureText id={`plant/${crop.id}/residue`} big />
+          <FigureText of={tilled?.residue} big />
         </span>
       </div>
       <h3 className="mt-3 font-bold">Passes of this crop</h3>
@@ -143,7 +145,7 @@ export function PlantStep() {
               <td className={x.planting ? 'font-bold' : ''}>{x.name}</td>
               <td className="fig text-right">{Math.round(x.share * 100)} %</td>
               <td className="text-right">
-                <FigureText id={x.ratingFigure} />
+                <FigureText of={tilled?.ratings[x.id]} />
               </td>
               <td className="text-right">
                 {own(x.id) && (
@@ -164,9 +166,9 @@ export function PlantStep() {
       <Simulated
         title="What the planter finds"
         rows={[
-          ['Water that roots can draw', `grow/${crop.id}/water`],
-          ['Mineral nitrogen in the soil', `grow/${crop.id}/mineralN`],
-          ['Ground covered by residue', `grow/${crop.id}/residueCover`],
+          ['Water that roots can draw', grown?.water],
+          ['Mineral nitrogen in the soil', grown?.mineralN],
+          ['Ground covered by residue', grown?.residueCover],
         ]}
       />
       <div className="mt-2 flex flex-wrap items-end gap-3">

@@ -1,4 +1,5 @@
-import type { Evaluation, Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
+import type { RateFigure } from './rates';
 import { useOpenPlan } from '../plan/context';
 import { FigureText } from '../plan/FigureText';
 import type { StepProps } from '../plan/steps';
@@ -7,9 +8,9 @@ import { tidy } from '../ui/tidy';
 import { MixRow } from './MixRow';
 
 type Mix = Schemas['MixEntry'];
-type Seen = Evaluation['covers'][number];
+type Seen = Schemas['MixChapterView'];
 
-const COLUMNS = [
+const COLUMNS: { what: RateFigure; name: string }[] = [
   { what: 'plsRate', name: 'pure live' },
   { what: 'bulk', name: 'in the box' },
   { what: 'seeds', name: 'live seeds' },
@@ -26,10 +27,11 @@ function byBox(mix: Mix, seen: Seen | undefined) {
   const found = boxes.map((b) => ({
     id: b.id,
     name: b.name,
+    rate: b.rate,
     components: mix.components.filter((c) => b.species.includes(c.species)),
   }));
   const none = mix.components.filter((c) => !boxes.some((b) => b.species.includes(c.species)));
-  return [...found, { id: 'none', name: 'No rate yet', components: none }].filter(
+  return [...found, { id: 'none', name: 'No rate yet', rate: undefined, components: none }].filter(
     (b) => b.components.length > 0,
   );
 }
@@ -48,9 +50,8 @@ export function RateTable({
   change: (edit: (m: Mix) => Mix, held?: boolean) => void;
 }) {
   const { state } = useOpenPlan();
-  const first = seen?.rates[0]?.species;
-  const unit = (what: string) =>
-    state.evaluation?.figures[`mix/${cover.id}/${first}/${what}`]?.unit ?? '';
+  const unit = (what: RateFigure) => seen?.rates[0]?.[what]?.unit ?? '';
+  const sum = seen?.sum;
   return (
     <Stack className="mt-2" label="Blend and rates">
       <table className="w-full text-[13.5px]">
@@ -82,15 +83,14 @@ export function RateTable({
           <tbody key={box.id}>
             <tr className="border-b border-rule">
               <th scope="rowgroup" colSpan={12} className="pt-1.5 text-left">
-                <b className="text-ink">{box.name}</b>{' '}
-                {box.id !== 'none' && <FigureText id={`mix/${cover.id}/box/${box.id}/rate`} />}
+                <b className="text-ink">{box.name}</b> {box.rate && <FigureText of={box.rate} />}
               </th>
             </tr>
             {box.components.map((c) => (
               <MixRow
                 key={c.species}
-                coverId={cover.id}
                 component={c}
+                rate={seen?.rates.find((r) => r.species === c.species)}
                 method={mix.method}
                 pointer={`/covers/${state.plan.covers.indexOf(cover)}/mix/components/${mix.components.indexOf(c)}`}
                 lots={lots}
@@ -117,24 +117,24 @@ export function RateTable({
             ))}
           </tbody>
         ))}
-        {first && (
+        {sum && (
           <tfoot>
             <tr className="border-t border-ink text-right font-bold">
               <td className="py-1 text-left">Sum</td>
               <td colSpan={3} className="text-left font-normal text-ink2 italic">
-                seed to have, with waste: <FigureText id={`mix/${cover.id}/seed`} />
+                seed to have, with waste: <FigureText of={sum.seed} />
               </td>
               <td className="px-1">
-                <FigureText id={`mix/${cover.id}/bulk`} unit={false} />
+                <FigureText of={sum.bulk} unit={false} />
               </td>
               <td className="px-1">
-                <FigureText id={`mix/${cover.id}/seeds`} unit={false} />
+                <FigureText of={sum.seeds} unit={false} />
               </td>
               <td colSpan={4} className="font-normal text-ink2 italic">
-                <FigureText id={`mix/${cover.id}/costPerHa`} />
+                <FigureText of={sum.costPerArea} />
               </td>
               <td className="px-1">
-                <FigureText id={`mix/${cover.id}/cost`} unit={false} />
+                <FigureText of={sum.cost} unit={false} />
               </td>
               <td />
             </tr>

@@ -113,6 +113,7 @@ export function RotationStep() {
   const [next, setNext] = useState('');
   const [facts, setFacts] = useState<string>();
   const plan = state.plan;
+  const rotation = state.evaluation?.grow.rotation;
   const name = useCropName();
   return (
     <>
@@ -233,10 +234,10 @@ export function RotationStep() {
       <Simulated
         title="The rotation as simulated"
         rows={[
-          ['Lowest cover once the first stand has ended', 'grow/lowestCover'],
-          ['Days a year with under 30 % covered from then on', 'grow/bareDays'],
-          ['Days a year with living roots', 'grow/livingRootDays'],
-          ['Nitrogen leached in a winter, to compare plans', 'grow/leached'],
+          ['Lowest cover once the first stand has ended', rotation?.lowestCover],
+          ['Days a year with under 30 % covered from then on', rotation?.bareDays],
+          ['Days a year with living roots', rotation?.livingRootDays],
+          ['Nitrogen leached in a winter, to compare plans', rotation?.leached],
         ]}
       />
       <SectionFiles />

@@ -3,7 +3,8 @@ import { useOpenPlan } from '../plan/context';
 import { FIG, inkOf } from '../section/ink';
 import { hash } from '../section/forms';
 
-type Rate = Schemas['RateView'];
+type Mix = Schemas['MixChapterView'];
+type Share = 'seeds' | 'seedShare' | 'weightShare' | 'standShare';
 
 const W = 760;
 const STAND_FOOT = 52;
@@ -56,14 +57,15 @@ function crest(from: number, to: number, seed: string): string {
 }
 
 /** Bag, seedbed and stand: the shares by live seeds and by weight, one above the other, joined species by species. */
-export function ShareBars({ coverId, rates }: { coverId: string; rates: Rate[] }) {
-  const { state, us } = useOpenPlan();
-  const value = (species: string, what: string) =>
-    state.evaluation?.figures[`mix/${coverId}/${species}/${what}`]?.value ?? 0;
+export function ShareBars({ mix }: { mix: Mix }) {
+  const { us } = useOpenPlan();
+  const rates = mix.rates;
+  const value = (species: string, what: Share) =>
+    rates.find((r) => r.species === species)?.[what]?.value ?? 0;
   // a farm that reads square feet still sees one square metre of seedbed
   const perM2 = us ? 10.7639 : 1;
   const ordered = [...rates].sort((a, b) => Number(a.smallBox) - Number(b.smallBox));
-  const starts = (what: string) => {
+  const starts = (what: Share) => {
     const at: number[] = [0];
     ordered.forEach((r, i) => at.push((at[i] ?? 0) + (value(r.species, what) / 100) * W));
     return at;
@@ -72,7 +74,7 @@ export function ShareBars({ coverId, rates }: { coverId: string; rates: Rate[] }
   const weight = starts('weightShare');
   const stand = starts('standShare');
   const grows = (stand[ordered.length] ?? 0) > 0;
-  const mass = state.evaluation?.figures[`mix/${coverId}/mass`];
+  const mass = mix.delivers?.mass;
   const total = ordered.reduce((n, r) => n + value(r.species, 'seeds') * perM2, 0);
   const thin = Math.min(1, MOST_DOTS / Math.max(1, total));
   const text = { fontFamily: FIG, fontSize: 11.5, textAnchor: 'middle' as const };

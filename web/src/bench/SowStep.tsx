@@ -33,10 +33,11 @@ export function SowStep() {
   const at = pointerOf(plan, 'sow', cover.id);
   const p: Partial<NonNullable<typeof sow>> = sow ?? {};
   const set = (change: typeof p) => session.change((d) => setMembers(d, 'sow', cover.id, change));
-  const seen = state.evaluation?.covers.find((c) => c.id === cover.id);
-  const late = state.evaluation?.figures[`sow/${cover.id}/lateness`];
-  const seedPlaced = state.evaluation?.figures[`sow/${cover.id}/seedPlacedLimit`];
-  const dry = state.evaluation?.figures[`sow/${cover.id}/dryPercent`];
+  const mix = state.evaluation?.mix[cover.id];
+  const sowing = state.evaluation?.sow[cover.id];
+  const late = sowing?.lateness;
+  const seedPlaced = sowing?.seedPlacedLimit;
+  const dry = sowing?.dryPercent;
   return (
     <>
       <BenchHead title="Sow" aside="how it goes in, and what the drill must deliver" about="cover">
@@ -83,7 +84,7 @@ export function SowStep() {
       )}
       {late && (
         <p className="mt-1 text-[13.5px]">
-          Later than useful: a factor of <FigureText id={late.id} /> is usual.{' '}
+          Later than useful: a factor of <FigureText of={late} /> is usual.{' '}
           {p.lateness === undefined && (
             <button
               type="button"
@@ -102,24 +103,24 @@ export function SowStep() {
       <DrillFields cover={cover} sow={sow} at={at} />
       {seedPlaced && (
         <p className="mt-1 text-[13.5px]">
-          With the seed at most <FigureText id={seedPlaced.id} /> of N and K₂O together; half of it
-          in dry or sandy soil or with small seed.
+          With the seed at most <FigureText of={seedPlaced} /> of N and K₂O together; half of it in
+          dry or sandy soil or with small seed.
         </p>
       )}
       {dry && (sow?.when.on ?? '') >= today() && (
         <p className="mt-1 text-[13.5px]">
           Share of the weather years without a wetting rain in the ten days after sowing:{' '}
-          <FigureText id={dry.id} />.
+          <FigureText of={dry} />.
         </p>
       )}
-      <BoxTable seen={seen} />
+      <BoxTable seen={mix} />
       <p className="mt-1 text-[13px] text-ink2">
         Stir each fill; small seed sinks while the drill shakes.{' '}
         <Link className="link" to="/calibration">
           Calibrate in the yard
         </Link>
       </p>
-      <Inoculants seen={seen} />
+      <Inoculants seen={mix} />
       <p className="mt-3 text-[13px] text-ink2">
         Treated seed: gloves and dust mask, not for feed, none spilled. Lock the drill out before
         reaching in. The label and local code decide.

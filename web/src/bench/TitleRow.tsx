@@ -5,7 +5,7 @@ import { GROUPS, GroupMark } from '../ui/GroupMark';
 /** The field's name and facts, and the key to the patterns. */
 export function TitleRow() {
   const { state, field, farm } = useOpenPlan();
-  const area = state.evaluation?.figures['field/area'];
+  const area = state.evaluation?.field.area;
   const facts = [field.texture, field.drainage].filter(Boolean).join(' · ');
   return (
     <div className="flex min-h-[34px] flex-wrap items-baseline gap-x-4 gap-y-0.5 pt-1">

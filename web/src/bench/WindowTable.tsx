@@ -1,6 +1,6 @@
 import { useState } from 'react';
 
-import type { Schemas } from '../api/client';
+import type { Figure, Schemas } from '../api/client';
 import { addCover, addCoverInto } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
 import { spokenDate } from '../ui/days';
@@ -81,19 +81,16 @@ export function WindowTable() {
             </thead>
             <tbody>
               {shown.map((w) => {
-                const cell = (figure: string, band = true) => {
-                  const f = e?.figures[`${w.figures}/${figure}`];
-                  return (
-                    <td className="pl-2 text-right align-top leading-[24px]">
-                      <FigureText id={`${w.figures}/${figure}`} />
-                      {band && f?.low && (
-                        <span className="fig block text-[12px] text-ink2">
-                          {f.low} … {f.high}
-                        </span>
-                      )}
-                    </td>
-                  );
-                };
+                const cell = (f: Figure | undefined, band = true) => (
+                  <td className="pl-2 text-right align-top leading-[24px]">
+                    <FigureText of={f} />
+                    {band && f?.low && (
+                      <span className="fig block text-[12px] text-ink2">
+                        {f.low} … {f.high}
+                      </span>
+                    )}
+                  </td>
+                );
                 return (
                   <tr key={w.id} className="border-b border-rule2">
                     <td className="min-w-28 py-1 align-top leading-tight">
@@ -113,16 +110,16 @@ export function WindowTable() {
                       </span>
                       {w.kind !== 'between' && (
                         <span className="text-[12.5px] text-ink2">
-                          light under the crop <FigureText id={`${w.figures}/light`} />
+                          light under the crop <FigureText of={w.light} />
                         </span>
                       )}
                     </td>
-                    {cell('days', false)}
-                    {cell('degreeDays')}
-                    {cell('firstFrost')}
-                    {cell('lastFrost')}
-                    {cell('water')}
-                    {e?.figures[`${w.figures}/drillDays`] ? cell('drillDays') : <td />}
+                    {cell(w.days, false)}
+                    {cell(w.degreeDays)}
+                    {cell(w.firstFrost)}
+                    {cell(w.lastFrost)}
+                    {cell(w.water)}
+                    {w.drillDays ? cell(w.drillDays) : <td />}
                     <td className="pl-2 text-right align-top text-[13px] leading-relaxed">
                       {w.kind === 'between' && (
                         <button
@@ -206,9 +203,9 @@ function Calendar() {
                   {d.by < e.asOf && <span className="text-ink3"> (past)</span>}
                 </li>
               ))}
-            {e.figures[`sow/${c.id}/drillCapacity`] && (
+            {e.sow[c.id]?.drillCapacity && (
               <li>
-                the drill can do <FigureText id={`sow/${c.id}/drillCapacity`} band /> by then
+                the drill can do <FigureText of={e.sow[c.id]?.drillCapacity} band /> by then
               </li>
             )}
           </ol>

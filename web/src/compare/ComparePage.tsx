@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 
-import { api, Refusal, taken, today, type Schemas } from '../api/client';
+import { api, Refusal, taken, today, type Evaluation, type Schemas } from '../api/client';
 import { TopBar } from '../app/TopBar';
 import { NO_HAND } from '../plan/drawnSection';
 import { GroundSection } from '../section/GroundSection';
@@ -22,7 +22,7 @@ const nameOf = (p: { label: string; current: boolean }) =>
 
 function Pictures({ plans, us }: { plans: Plan[]; us: boolean }) {
   const [ref, width] = useWidth(1248);
-  const shared = useMemo(() => common(plans.map((p) => p.evaluation)), [plans]);
+  const shared = useMemo(() => common(plans.map((p) => p.evaluation as Evaluation)), [plans]);
   return (
     <div ref={ref}>
       {plans.map((p, i) => (

@@ -19,12 +19,12 @@ export function Ledger() {
           .filter((l) => l.cropId === crop?.id)
           .map((l) => (
             <div
-              key={l.figureId}
+              key={l.label}
               className="flex min-h-[27px] items-baseline justify-between gap-3 border-b border-rule2"
             >
               <dt className="text-[13.5px]">{l.label}</dt>
               <dd className="text-[17px] font-bold">
-                <FigureText id={l.figureId} band />
+                <FigureText of={l.figure} band />
               </dd>
             </div>
           ))}

@@ -1,3 +1,4 @@
+import type { Figure } from '../api/client';
 import { useOpenPlan } from './context';
 
 const ORIGIN = {
@@ -8,20 +9,19 @@ const ORIGIN = {
   library: 'from the library',
 };
 
-/** A figure of the evaluation with its unit; it opens its working. Nothing is shown that the evaluation does not hold. */
+/** A figure of the evaluation with its unit; it opens its working. A dash where the evaluation does not hold it. */
 export function FigureText({
-  id,
+  of: f,
   big,
   unit = true,
   band = false,
 }: {
-  id: string;
+  of: Figure | undefined;
   big?: boolean;
   unit?: boolean;
   band?: boolean;
 }) {
-  const { state, openWorking } = useOpenPlan();
-  const f = state.evaluation?.figures[id];
+  const { openWorking } = useOpenPlan();
   if (!f) {
     return (
       <span className="fig text-ink3" title="not there yet">
@@ -40,7 +40,7 @@ export function FigureText({
         type="button"
         className={`origin-${f.origin} min-h-[20px] leading-tight hover:bg-paper2 ${big ? 'text-[20px] font-bold' : ''}`}
         aria-label={`${f.label} ${f.text} ${f.unit}, ${ORIGIN[f.origin]}: open the working`}
-        onClick={() => openWorking(id)}
+        onClick={() => openWorking(f.id)}
       >
         {f.text}
       </button>

@@ -188,7 +188,8 @@ export class PlanSession {
     const plan = this.state.plan;
     try {
       const body = { plan, asOf: today() };
-      const evaluation = taken(await api.POST('/api/evaluations', { body }));
+      // every part is asked for
+      const evaluation = taken(await api.POST('/api/evaluations', { body })) as Evaluation;
       this.retryEvaluation.done();
       this.set({ evaluation, problems: [], stale: false, busy: this.evaluateAgain });
     } catch (e) {

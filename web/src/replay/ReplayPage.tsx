@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 
-import { api, Refusal, taken, type Plan } from '../api/client';
+import { api, Refusal, taken, type Evaluation, type Plan } from '../api/client';
 import { TopBar } from '../app/TopBar';
 import { NO_HAND } from '../plan/drawnSection';
 import { GroundSection } from '../section/GroundSection';
@@ -31,11 +31,9 @@ function Expected({ now }: { now: DayView }) {
         the record
       </caption>
       <tbody>
-        {now.watched.map((id) => {
-          const f = now.evaluation.figures[id];
-          if (!f) return null;
+        {now.watched.map((f) => {
           return (
-            <tr key={id} className="border-b border-rule2">
+            <tr key={f.id} className="border-b border-rule2">
               <th scope="row" className="py-0.5 pr-2 text-left font-medium">
                 {f.label}
               </th>
@@ -117,7 +115,7 @@ function Season({ plan, revision, coverId, year, from, to, us }: SeasonProps) {
       <div ref={ref} className="border-b border-ink">
         {now && (
           <GroundSection
-            evaluation={now.evaluation}
+            evaluation={now.evaluation as Evaluation}
             fold="full"
             width={width}
             height={SECTION_PX}

@@ -122,7 +122,6 @@ export function GroundSection(p: Props) {
       to: held?.to ?? to,
       notes: p.evaluation.notes,
       windows: p.evaluation.windows,
-      figures: p.evaluation.figures,
       moved: p.moved,
     }),
     [p.width, p.height, p.fold, p.us, held, from, to, p.evaluation, p.moved],

@@ -83,7 +83,6 @@ export interface Frame {
   to?: string;
   notes?: Note[];
   windows?: Evaluation['windows'];
-  figures?: Evaluation['figures'];
   /** Dates that the hand has moved and the evaluation does not know yet, by operation. */
   moved?: Record<string, string>;
 }

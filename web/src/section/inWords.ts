@@ -4,7 +4,7 @@ import { spokenDate } from '../ui/days';
 import { inchesOfCm } from '../ui/convert';
 
 /** The section in words, for those who do not see it. */
-export function inWords(s: Section, us: boolean, e?: Pick<Evaluation, 'windows' | 'figures'>) {
+export function inWords(s: Section, us: boolean, e?: Pick<Evaluation, 'windows'>) {
   if (s.stands.length === 0) return 'Nothing stands here yet.';
   const stands = s.stands.map(
     (x) =>
@@ -18,9 +18,8 @@ export function inWords(s: Section, us: boolean, e?: Pick<Evaluation, 'windows' 
   const windows = (e?.windows ?? [])
     .filter((w) => w.kind === 'between')
     .map((w) => {
-      const days = e?.figures[`${w.figures}/days`]?.text ?? '';
-      const warmth = e?.figures[`${w.figures}/degreeDays`];
-      return `${days} days from ${spokenDate(w.from)} to ${spokenDate(w.to)}${warmth ? `, ${warmth.text} ${warmth.unit} above ${us ? '39 °F' : '4 °C'}` : ''}`;
+      const warmth = w.degreeDays;
+      return `${w.days.text} days from ${spokenDate(w.from)} to ${spokenDate(w.to)}${warmth ? `, ${warmth.text} ${warmth.unit} above ${us ? '39 °F' : '4 °C'}` : ''}`;
     });
   const told = windows.length > 0 ? ` Windows: ${windows.join('; ')}.` : '';
   const frosts = s.frosts.map((f) => `${spokenDate(f.from)} to ${spokenDate(f.to)}`);

@@ -133,7 +133,7 @@ function windows(f: Frame, at: Place) {
       inside: w.kind !== 'between',
       x0: at.clip(at.scale.x(w.from)),
       x1: at.clip(at.scale.x(w.to)),
-      text: `window ${f.figures?.[`${w.figures}/days`]?.text ?? ''} days`,
+      text: `window ${w.days.text} days`,
     }))
     .filter((w) => !w.inside && w.x1 - w.x0 > 1);
 }

@@ -4,13 +4,13 @@ import { FigureText } from '../../plan/FigureText';
 /** What the mix is forecast to deliver: mass, C:N and each ranked aim, with its band. */
 export function Delivers({ coverId, aims }: { coverId: string; aims: string[] }) {
   const { state, knowledge } = useOpenPlan();
-  const at = (what: string) => `mix/${coverId}/${what}`;
-  if (!state.evaluation?.figures[at('mass')]) return null;
+  const delivers = state.evaluation?.mix[coverId]?.delivers;
+  if (!delivers) return null;
   const lines = [
-    { id: at('mass'), name: 'Dry tops when it ends' },
-    { id: at('cn'), name: 'C:N when it ends' },
+    { figure: delivers.mass, name: 'Dry tops when it ends' },
+    { figure: delivers.carbonToNitrogen, name: 'C:N when it ends' },
     ...aims.map((a, i) => ({
-      id: at(`aim/${a}`),
+      figure: delivers.aims[a],
       name: `${i + 1}. ${knowledge.aims.find((x) => x.id === a)?.name ?? a}`,
     })),
   ];
@@ -21,12 +21,12 @@ export function Delivers({ coverId, aims }: { coverId: string; aims: string[] })
     >
       {lines.map((l) => (
         <div
-          key={l.id}
+          key={l.name}
           className="flex items-baseline justify-between gap-2 border-b border-rule2 py-1 text-[13.5px]"
         >
           <dt>{l.name}</dt>
           <dd>
-            <FigureText id={l.id} band />
+            <FigureText of={l.figure} band />
           </dd>
         </div>
       ))}

@@ -1,9 +1,9 @@
-import type { Evaluation } from '../../api/client';
+import type { Schemas } from '../../api/client';
 import { useOpenPlan } from '../../plan/context';
 import { FigureText } from '../../plan/FigureText';
 
 /** What goes into each box, how long it lasts, and what the catch test must weigh. */
-export function BoxTable({ seen }: { seen: Evaluation['covers'][number] | undefined }) {
+export function BoxTable({ seen }: { seen: Schemas['MixChapterView'] | undefined }) {
   const { knowledge } = useOpenPlan();
   const name = (id: string) => knowledge.species.find((s) => s.id === id)?.name ?? id;
   return (
@@ -24,20 +24,20 @@ export function BoxTable({ seen }: { seen: Evaluation['covers'][number] | undefi
             <td className="py-1 font-bold">{b.name}</td>
             <td className="pr-3">{b.species.map(name).join(', ')}</td>
             <td className="text-right">
-              <FigureText id={b.rateFigure} />
+              <FigureText of={b.rate} />
             </td>
             <td className="text-right">
-              <FigureText id={b.densityFigure} />
+              <FigureText of={b.density} />
             </td>
             <td className="text-right">
-              {b.fillsFigure ? (
-                <FigureText id={b.fillsFigure} />
+              {b.fills ? (
+                <FigureText of={b.fills} />
               ) : (
                 <i className="text-[13px] text-ink2">type its size</i>
               )}
             </td>
             <td className="text-right font-bold">
-              <FigureText id={b.catchFigure} />
+              <FigureText of={b.catchTest} />
             </td>
           </tr>
         ))}

@@ -1,8 +1,8 @@
-import type { Evaluation } from '../../api/client';
+import type { Schemas } from '../../api/client';
 import { FigureText } from '../../plan/FigureText';
 
 /** Rhizobium to mix in, a group each. */
-export function Inoculants({ seen }: { seen: Evaluation['covers'][number] | undefined }) {
+export function Inoculants({ seen }: { seen: Schemas['MixChapterView'] | undefined }) {
   if ((seen?.inoculants.length ?? 0) === 0) return null;
   return (
     <>
@@ -13,7 +13,7 @@ export function Inoculants({ seen }: { seen: Evaluation['covers'][number] | unde
             <span>
               <b>{i.group} group</b> for {i.species.join(', ')}
             </span>
-            <FigureText id={i.figure} />
+            <FigureText of={i.amount} />
           </li>
         ))}
       </ul>

@@ -37,7 +37,7 @@ class EvaluationTest {
         ((ObjectNode) plan.at("/covers/0/mix/components/0")).put("sharePercent", 80);
         JsonNode e = browser.post("/api/evaluations", ask(plan)).json();
         // 100 kg/ha x 80 % / (0.98 x 0.90)
-        assertThat(e.at("/figures/mix~1v1~1cereal-rye~1bulk/value").asDouble()).isCloseTo(80 / 0.882, within(1e-9));
+        assertThat(e.at("/mix/v1/rates/0/bulk/value").asDouble()).isCloseTo(80 / 0.882, within(1e-9));
         assertThat(browser.get("/api/fields/f1/plan")
                         .json()
                         .at("/plan/covers/0/mix/components/0/sharePercent")

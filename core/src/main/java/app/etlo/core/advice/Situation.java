@@ -8,6 +8,9 @@ import app.etlo.core.mix.Component;
 import app.etlo.core.mix.Finding;
 import app.etlo.core.mix.LatestSowing;
 import app.etlo.core.mix.MixOutlook;
+import app.etlo.core.mix.MixResult;
+import app.etlo.core.mix.SowResult;
+import app.etlo.core.termination.EndResult;
 import app.etlo.core.mix.Seedbed;
 import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.nitrogen.CoverCredit;
@@ -60,10 +63,9 @@ public record Situation(
     public record Weather(String name, int years, boolean chosen, double latitude) {}
 
     /**
-     * A cover in its place.
+     * A cover in its place, with what its steps come to.
      *
      * @param next the cash crop that follows it
-     * @param end the first of its endings
      * @param endings every pass that ends it, in time
      * @param aliveAtEnd share of the years, 0 to 1, in which a species lives at the end, by species
      * @param rootedM how deep taprooted species root in this season in 1 year of 10, by species; simulated
@@ -72,41 +74,41 @@ public record Situation(
             String id,
             Optional<CropInTime> next,
             Optional<LocalDate> sown,
-            Optional<Termination> end,
             List<Termination> endings,
             List<Component> components,
-            Optional<Blend> blend,
-            Optional<Stand> stand,
-            Optional<CoverCredit> credit,
             Optional<Window> window,
-            List<UsefulSowing> useful,
-            Optional<MixOutlook> outlook,
+            MixResult mix,
+            SowResult sow,
+            EndResult ending,
+            Optional<CoverCredit> credit,
             Map<String, List<Finding>> findings,
-            Optional<Seedbed> seedbed,
             Map<String, Double> aliveAtEnd,
             Map<String, Double> rootedM,
-            MixUse use) {}
+            MixUse use) {
+        /** The first of its endings. */
+        public Optional<Termination> end() {
+            return endings.stream().findFirst();
+        }
 
-    /** A cover with what its mix grows into. */
-    public static Cover grown(Cover c, Optional<MixOutlook> outlook, Map<String, Double> rootedM) {
-        return new Cover(
-                c.id(),
-                c.next(),
-                c.sown(),
-                c.end(),
-                c.endings(),
-                c.components(),
-                c.blend(),
-                c.stand(),
-                c.credit(),
-                c.window(),
-                c.useful(),
-                outlook,
-                c.findings(),
-                c.seedbed(),
-                c.aliveAtEnd(),
-                rootedM,
-                c.use());
+        public Optional<Blend> blend() {
+            return mix.blend();
+        }
+
+        public List<UsefulSowing> useful() {
+            return mix.useful();
+        }
+
+        public Optional<MixOutlook> outlook() {
+            return mix.outlook();
+        }
+
+        public Optional<Seedbed> seedbed() {
+            return sow.seedbed();
+        }
+
+        public Optional<Stand> stand() {
+            return ending.stand();
+        }
     }
 
     /**

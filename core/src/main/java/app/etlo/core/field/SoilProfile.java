@@ -39,7 +39,7 @@ public record SoilProfile(List<Layer> layers, double rootingM) {
             return SoilWaterLimits.of(sandPercent, clayPercent, organicPercent, stonePercent);
         }
 
-        String where() {
+        public String where() {
             return Said.span(Math.round(topM * 100), Math.round((topM + thicknessM) * 100), Unit.CENTIMETRE);
         }
     }

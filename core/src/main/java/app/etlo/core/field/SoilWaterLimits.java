@@ -1,5 +1,6 @@
 package app.etlo.core.field;
 
+import app.etlo.core.working.Figured;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Figure;
 import app.etlo.core.working.Formula;
@@ -48,6 +49,14 @@ public final class SoilWaterLimits {
             "field");
 
     private SoilWaterLimits() {}
+
+    /** The limits of one layer, volume fractions, with their workings. */
+    public record OfLayer(Figure wiltingPoint, Figure fieldCapacity, Figure saturation) implements Figured {
+        @Override
+        public List<Figure> figures() {
+            return List.of(wiltingPoint, fieldCapacity, saturation);
+        }
+    }
 
     /**
      * The limits of one soil.
@@ -128,8 +137,8 @@ public final class SoilWaterLimits {
                 .figure(id, "Water the soil can hold for plants", Unit.MILLIMETRE, inputs);
     }
 
-    /** Field capacity of one layer as a figure, with its working. */
-    public static List<Figure> figures(String prefix, SoilProfile.Layer l) {
+    /** The limits of one layer as figures, with their working. */
+    public static OfLayer figures(String prefix, SoilProfile.Layer l) {
         Input s = Input.of("S", "Sand", l.sandPercent() / 100, Unit.FRACTION, l.origin(), l.from());
         Input c = Input.of(
                 "C", "Clay", Math.min(MOST_CLAY_PERCENT, l.clayPercent()) / 100, Unit.FRACTION, l.origin(), l.from());
@@ -158,6 +167,6 @@ public final class SoilWaterLimits {
                 "computed");
         Figure saturation = SATURATION.figure(
                 prefix + "/saturation", "Saturation, " + l.where(), Unit.FRACTION, List.of(s, c, om, stones, fine));
-        return List.of(wilting, capacity, saturation);
+        return new OfLayer(wilting, capacity, saturation);
     }
 }

@@ -74,6 +74,7 @@ public final class KnowledgeLoader {
                                 band(r, "factorLow", "factor", "factorHigh", 0.5, 4)
                                         .middle(),
                                 known(r, "operation", operations),
+                                r.oneOf("seedLies", SowingMethod.SeedLies.values()),
                                 source(r))),
                 library("termination-methods.csv", r -> terminationMethod(r, operations)),
                 library("products.csv", this::product),

@@ -1,5 +1,6 @@
 package app.etlo.core.mix;
 
+import app.etlo.core.working.Figured;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Figure;
 import app.etlo.core.working.Formula;
@@ -26,7 +27,8 @@ public record Blend(
         List<SeedBox> boxes,
         List<Inoculant> inoculants,
         Optional<Figure> cost,
-        Optional<Figure> costPerHa) {
+        Optional<Figure> costPerHa)
+        implements Figured {
     private static final Formula SHARE =
             Formula.of("Share of the whole", "part / whole * 100", Source.identity("a share"), "part", "whole");
     private static final Formula COST_PER_HA =
@@ -86,6 +88,19 @@ public record Blend(
                 Inoculant.of(prefix, rates),
                 cost,
                 costPerHa);
+    }
+
+    @Override
+    public List<Figure> figures() {
+        List<Figure> all = new ArrayList<>();
+        rates.forEach(r -> all.addAll(r.figures()));
+        all.addAll(weightShares);
+        all.addAll(seedShares);
+        boxes.forEach(b -> all.addAll(b.figures()));
+        inoculants.forEach(i -> all.add(i.amountG()));
+        all.addAll(List.of(bulkKgHa, seedsM2, seedKg));
+        all.addAll(Figured.present(cost, costPerHa));
+        return all;
     }
 
     private static Figure share(String id, String label, Figure part, Figure whole) {

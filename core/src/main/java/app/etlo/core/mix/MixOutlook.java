@@ -1,5 +1,6 @@
 package app.etlo.core.mix;
 
+import app.etlo.core.working.Figured;
 import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Unit;
@@ -33,7 +34,8 @@ public record MixOutlook(
         List<Figure> standShares,
         Optional<Figure> carbonToNitrogen,
         Map<String, Figure> aims,
-        List<Figure> working) {
+        List<Figure> working)
+        implements Figured {
     private static final Formula SHARE =
             Formula.of("Share of the whole", "part / whole * 100", Source.identity("a share"), "part", "whole");
     /** Carbon in dry matter; 42 to 45 % in published tables. */
@@ -193,7 +195,7 @@ public record MixOutlook(
         return new Figure(f.id(), f.label(), band, f.unit(), f.origin(), f.working());
     }
 
-    /** Every figure in it. */
+    @Override
     public List<Figure> figures() {
         List<Figure> all = new ArrayList<>(parts);
         all.add(mass);

@@ -1,5 +1,6 @@
 package app.etlo.core.mix;
 
+import app.etlo.core.working.Figured;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Figure;
@@ -17,13 +18,22 @@ import java.util.Optional;
  *
  * @param id large or small
  * @param rateKgHa what the box must deliver
+ * @param zone it serves, and {@code small} whether it is the box for small seed
  * @param species largest seed first, the order in which they are put in and stirred
  * @param densityKgL of the seed in it
  * @param fills of the box for the field, where its size is typed
  * @param catchG what a catch test must weigh, all outlets of the width together
  */
 public record SeedBox(
-        String id, List<String> species, Figure rateKgHa, Figure catchG, Figure densityKgL, Optional<Figure> fills) {
+        String id,
+        String zone,
+        boolean small,
+        List<String> species,
+        Figure rateKgHa,
+        Figure catchG,
+        Figure densityKgL,
+        Optional<Figure> fills)
+        implements Figured {
     /** Seed lighter than this goes into the small box: clovers, millets, phacelia, brassicas. Etlo's own limit. */
     private static final double SMALL_BELOW_G_PER_1000 = 15;
 
@@ -47,6 +57,13 @@ public record SeedBox(
             "width",
             "distance");
 
+    @Override
+    public List<Figure> figures() {
+        List<Figure> all = new ArrayList<>(List.of(rateKgHa, catchG, densityKgL));
+        all.addAll(Figured.present(fills));
+        return all;
+    }
+
     static List<SeedBox> split(String prefix, List<SeedRate> rates, Sowing sowing) {
         List<SeedBox> boxes = new ArrayList<>();
         List<String> zones =
@@ -59,7 +76,8 @@ public record SeedBox(
                         .toList();
                 if (!inBox.isEmpty()) {
                     String size = small ? "small" : "large";
-                    boxes.add(box(prefix, zone.equals(SownZone.WHOLE) ? size : zone + "-" + size, inBox, sowing));
+                    String id = zone.equals(SownZone.WHOLE) ? size : zone + "-" + size;
+                    boxes.add(box(prefix, id, zone, small, inBox, sowing));
                 }
             }
         }
@@ -72,16 +90,18 @@ public record SeedBox(
 
     /** What the box is called on the drill. */
     public String name() {
-        return name(id);
+        return name(zone, small);
     }
 
-    private static String name(String id) {
-        String size = id.endsWith("small") ? "Small box" : "Large box";
-        return size + (id.startsWith(SownZone.ROW) ? ", row zones" : id.startsWith(SownZone.MIDDLE) ? ", middles" : "");
+    private static String name(String zone, boolean small) {
+        String size = small ? "Small box" : "Large box";
+        return size
+                + (zone.equals(SownZone.ROW) ? ", row zones" : zone.equals(SownZone.MIDDLE) ? ", middles" : "");
     }
 
-    private static SeedBox box(String prefix, String id, List<SeedRate> rates, Sowing sowing) {
-        String name = name(id);
+    private static SeedBox box(
+            String prefix, String id, String zone, boolean small, List<SeedRate> rates, Sowing sowing) {
+        String name = name(zone, small);
         Figure rate = Blend.sum(
                 prefix + "/box/" + id + "/rate",
                 name + " rate",
@@ -98,6 +118,8 @@ public record SeedBox(
         Figure density = density(prefix, id, name, rates);
         return new SeedBox(
                 id,
+                zone,
+                small,
                 rates.stream()
                         .map(r -> r.component().species())
                         .sorted(Comparator.comparingDouble(Species::thousandSeedMassG)
@@ -107,7 +129,7 @@ public record SeedBox(
                 rate,
                 catchG,
                 density,
-                fills(prefix, id, name, rates, density, sowing));
+                fills(prefix + "/box/" + id, name, rates, density, small ? sowing.smallBoxL() : sowing.largeBoxL()));
     }
 
     /** The mass of all over the volume of each by its test weight: seeds of mixed size pack closer, so the truth is a little more. */
@@ -129,12 +151,11 @@ public record SeedBox(
     }
 
     private static Optional<Figure> fills(
-            String prefix, String id, String name, List<SeedRate> rates, Figure density, Sowing sowing) {
-        Optional<Double> size = id.endsWith("small") ? sowing.smallBoxL() : sowing.largeBoxL();
+            String at, String name, List<SeedRate> rates, Figure density, Optional<Double> size) {
         double kg = rates.stream().mapToDouble(r -> r.seedKg().middle()).sum();
         return size.filter(l -> l > 0)
                 .map(l -> FILLS.figure(
-                        prefix + "/box/" + id + "/fills",
+                        at + "/fills",
                         "Fills for the field, " + name.toLowerCase(java.util.Locale.ROOT),
                         Unit.COUNT,
                         Input.of("mass", "Seed in it for the field", kg, Unit.KILOGRAM, Origin.DEFAULT, "computed"),

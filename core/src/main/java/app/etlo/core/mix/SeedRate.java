@@ -1,5 +1,8 @@
 package app.etlo.core.mix;
 
+import java.util.ArrayList;
+import java.util.List;
+import app.etlo.core.working.Figured;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Figure;
@@ -37,7 +40,8 @@ public record SeedRate(
         Figure fieldSeedsM2,
         Optional<Figure> bags,
         Optional<Figure> cost,
-        Optional<Figure> costPerHa) {
+        Optional<Figure> costPerHa)
+        implements Figured {
     private static final Source ARITHMETIC = Source.commonPractice(
             "seeding arithmetic of cover crop handbooks: rate = full rate x share x factors / PLS");
     private static final Formula BY_SHARE =
@@ -304,6 +308,26 @@ public record SeedRate(
     private static Input factor(String symbol, String label, double value, Origin origin) {
         return Input.of(
                 symbol, label, value, Unit.FRACTION, origin, origin == Origin.LIBRARY ? "common practice" : "sowing");
+    }
+
+    @Override
+    public List<Figure> figures() {
+        List<Figure> all = new ArrayList<>(List.of(
+                pls,
+                germinates,
+                plsKgHa,
+                bulkKgHa,
+                seedsM2,
+                seedsNowM2,
+                comesUpM2,
+                seedKg,
+                fieldKgHa,
+                fieldSeedsM2));
+        if (!component.zone().isWhole()) {
+            all.add(component.zone().share());
+        }
+        all.addAll(Figured.present(bags, cost, costPerHa));
+        return all;
     }
 
     private static Origin origin(double factor) {

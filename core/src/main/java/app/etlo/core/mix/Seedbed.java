@@ -1,5 +1,6 @@
 package app.etlo.core.mix;
 
+import app.etlo.core.working.Figured;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.Unit;
@@ -22,7 +23,7 @@ import java.util.Map;
  * @param coldPercent share of the years in which the soil is too cold, by species
  * @param dryPercent share of the years without a wetting rain soon after
  */
-public record Seedbed(Map<String, Figure> coldPercent, Figure dryPercent) {
+public record Seedbed(Map<String, Figure> coldPercent, Figure dryPercent) implements Figured {
     /** Rain that wets the seed zone. */
     public static final double WETTING_MM = 10;
     /** It must fall in so many days. */
@@ -88,6 +89,7 @@ public record Seedbed(Map<String, Figure> coldPercent, Figure dryPercent) {
                 Input.of("all", "Weather years", all, Unit.COUNT, Origin.FORECAST, "weather record"));
     }
 
+    @Override
     public List<Figure> figures() {
         List<Figure> all = new ArrayList<>(coldPercent.values());
         all.add(dryPercent);

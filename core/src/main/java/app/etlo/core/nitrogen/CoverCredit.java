@@ -1,5 +1,7 @@
 package app.etlo.core.nitrogen;
 
+import java.util.List;
+import app.etlo.core.working.Figured;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.termination.Evidence;
@@ -23,7 +25,7 @@ import app.etlo.core.working.Source;
  * @param released share of the nitrogen in the tops, %; negative when tied up
  * @param credit kg/ha; negative when tied up
  */
-public record CoverCredit(Figure released, Figure credit) {
+public record CoverCredit(Figure released, Figure credit) implements Figured {
     /** Nitrogen content at which the published rule gives neither release nor tie-up, g/kg. */
     public static final double ZERO_AT_N_G_KG = (53.44 / 16.98) * (53.44 / 16.98);
 
@@ -45,6 +47,11 @@ public record CoverCredit(Figure released, Figure credit) {
                     "released",
                     "evidence")
             .remarking("nitrogen in roots is left out; non-legumes move nitrogen, they do not make it");
+
+    @Override
+    public List<Figure> figures() {
+        return List.of(released, credit);
+    }
 
     /** The credit of a stand. */
     public static CoverCredit of(String prefix, Stand stand) {

@@ -1,5 +1,6 @@
 package app.etlo.core.nitrogen;
 
+import app.etlo.core.working.Figured;
 import app.etlo.core.knowledge.Product;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
@@ -25,7 +26,8 @@ public record LeftToBuy(
         Optional<Figure> productKgHa,
         Optional<Figure> productLHa,
         Optional<Figure> forField,
-        Optional<Figure> costPerHa) {
+        Optional<Figure> costPerHa)
+        implements Figured {
     private static final Formula ALL =
             Formula.of("Nitrogen left to buy", "max(need, 0)", Source.identity("need, no credit"), "need");
     private static final Formula LEFT = Formula.of(
@@ -104,6 +106,13 @@ public record LeftToBuy(
                 Input.figure("mass", m),
                 Input.of("price", "Price", q.in(Unit.MONEY_PER_KG), Unit.MONEY_PER_KG, Origin.ENTERED, "feed step"))));
         return new LeftToBuy(left, mass, volume, forField, cost);
+    }
+
+    @Override
+    public List<Figure> figures() {
+        List<Figure> all = new ArrayList<>(List.of(left));
+        all.addAll(Figured.present(productKgHa, productLHa, forField, costPerHa));
+        return all;
     }
 
     private static Figure product(String prefix, Figure left, Product p) {

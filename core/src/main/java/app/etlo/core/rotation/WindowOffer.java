@@ -14,7 +14,6 @@ import app.etlo.core.working.Input;
 import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -54,6 +53,8 @@ public final class WindowOffer {
     private static final Formula LIGHT =
             Formula.of("Light under the standing crop", "share * 100", WindowKind.LIGHT, "share");
 
+    private record Frosts(Optional<Figure> first, Optional<Figure> last) {}
+
     private final YearsAhead years;
     private final List<SoilWater.Course> water;
     private final List<SoilWater.Course> grass;
@@ -68,52 +69,50 @@ public final class WindowOffer {
         this.grass = List.copyOf(grass);
     }
 
-    /** The figures of one window. */
-    public List<Figure> of(Window w) {
-        List<Figure> found = new ArrayList<>();
-        String at = w.figures();
-        YearFigure.of(years, years.degreeDays(DegreeDays.COOL, w.from(), w.to()))
+    /** What one window offers. */
+    public WindowResult of(Window w) {
+        Frosts frosts = frosts(w);
+        return new WindowResult(
+                w,
+                degreeDays(w, "degreeDays", 4, DegreeDays.COOL),
+                degreeDays(w, "warmDegreeDays", 10, DegreeDays.WARM),
+                frosts.first(),
+                frosts.last(),
+                water(w),
+                w.kind().usualMethod().equals("drilled")
+                        ? workDays(
+                                w.from(),
+                                w.sowUntil().isBefore(w.to()) ? w.sowUntil() : w.to(),
+                                w.figures() + "/drillDays")
+                        : Optional.empty(),
+                w.kind() == WindowKind.BETWEEN ? Optional.empty() : Optional.of(light(w)));
+    }
+
+    private Optional<Figure> degreeDays(Window w, String name, double baseC, DegreeDays by) {
+        return YearFigure.of(years, years.degreeDays(by, w.from(), w.to()))
                 .map(f -> f.figure(
-                        at + "/degreeDays",
-                        "Degree days above " + Said.of(4, Unit.CELSIUS),
+                        w.figures() + "/" + name,
+                        "Degree days above " + Said.of(baseC, Unit.CELSIUS),
                         Unit.DEGREE_DAY_C,
                         DEGREE_DAYS,
                         "gained",
                         days("Degree days", w),
                         Unit.DEGREE_DAY_C,
-                        1))
-                .ifPresent(found::add);
-        YearFigure.of(years, years.degreeDays(DegreeDays.WARM, w.from(), w.to()))
-                .map(f -> f.figure(
-                        at + "/warmDegreeDays",
-                        "Degree days above " + Said.of(10, Unit.CELSIUS),
-                        Unit.DEGREE_DAY_C,
-                        DEGREE_DAYS,
-                        "gained",
-                        days("Degree days", w),
-                        Unit.DEGREE_DAY_C,
-                        1))
-                .ifPresent(found::add);
-        found.addAll(frosts(w));
-        water(w).ifPresent(found::add);
-        if (w.kind().usualMethod().equals("drilled")) {
-            workDays(w.from(), w.sowUntil().isBefore(w.to()) ? w.sowUntil() : w.to(), at + "/drillDays")
-                    .ifPresent(found::add);
-        }
-        if (w.kind() != WindowKind.BETWEEN) {
-            found.add(LIGHT.figure(
-                    at + "/light",
-                    "Light under the crop",
-                    Unit.PERCENT,
-                    Input.of(
-                            "share",
-                            "Share of the light",
-                            w.kind().lightShare(),
-                            Unit.FRACTION,
-                            Origin.LIBRARY,
-                            WindowKind.LIGHT.text())));
-        }
-        return found;
+                        1));
+    }
+
+    private static Figure light(Window w) {
+        return LIGHT.figure(
+                w.figures() + "/light",
+                "Light under the crop",
+                Unit.PERCENT,
+                Input.of(
+                        "share",
+                        "Share of the light",
+                        w.kind().lightShare(),
+                        Unit.FRACTION,
+                        Origin.LIBRARY,
+                        WindowKind.LIGHT.text()));
     }
 
     private static String days(String what, Window w) {
@@ -124,7 +123,7 @@ public final class WindowOffer {
      * The last frost of spring and the first of autumn inside a window. Midsummer parts them, so that no band mixes two seasons; of
      * a window with more than one of them the first autumn and the last spring count.
      */
-    private List<Figure> frosts(Window w) {
+    private Frosts frosts(Window w) {
         int a = years.day(w.from());
         int b = years.day(w.to());
         LocalDate summer = midsummerFrom(w.from());
@@ -151,10 +150,9 @@ public final class WindowOffer {
                 }
             }
         }
-        List<Figure> found = new ArrayList<>();
-        frost(w, "firstFrost", "First autumn frost in the window", first, found);
-        frost(w, "lastFrost", "Last spring frost in the window", last, found);
-        return found;
+        return new Frosts(
+                frost(w, "firstFrost", "First autumn frost in the window", first),
+                frost(w, "lastFrost", "Last spring frost in the window", last));
     }
 
     /** The middle of July, on the southern half of January, on or after a day. */
@@ -165,14 +163,14 @@ public final class WindowOffer {
     }
 
     /** Shown only where most years have one; how many is said in the working. */
-    private void frost(Window w, String name, String label, double[] days, List<Figure> found) {
+    private Optional<Figure> frost(Window w, String name, String label, double[] days) {
         double[] finite = Arrays.stream(days).filter(Double::isFinite).toArray();
         if (finite.length * 2 <= days.length) {
-            return;
+            return Optional.empty();
         }
         Formula formula = FROST_DAY.remarking("In " + finite.length + " of " + days.length
                 + " years there is a frost inside the window; the dates are of those years.");
-        YearFigure.of(years, days)
+        return YearFigure.of(years, days)
                 .map(f -> f.figure(
                         w.figures() + "/" + name,
                         label,
@@ -182,8 +180,7 @@ public final class WindowOffer {
                         "Days after the window's first day",
                         Unit.DAY,
                         1,
-                        Input.of("start", "First day", w.from().toEpochDay(), Unit.DATE, Origin.ENTERED, "rotation")))
-                .ifPresent(found::add);
+                        Input.of("start", "First day", w.from().toEpochDay(), Unit.DATE, Origin.ENTERED, "rotation")));
     }
 
     private Optional<Figure> water(Window w) {

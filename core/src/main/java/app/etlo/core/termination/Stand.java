@@ -1,5 +1,7 @@
 package app.etlo.core.termination;
 
+import java.util.List;
+import app.etlo.core.working.Figured;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Figure;
@@ -13,7 +15,7 @@ import app.etlo.core.working.Source;
  *
  * @param nitrogenPercent of the dry tops
  */
-public record Stand(Evidence evidence, Figure biomass, Figure nitrogenPercent, Figure nitrogenInTops) {
+public record Stand(Evidence evidence, Figure biomass, Figure nitrogenPercent, Figure nitrogenInTops) implements Figured {
     private static final Formula TYPED_BIOMASS =
             Formula.of("Biomass expected", "biomass", Source.own("the adviser's own expectation"), "biomass");
     private static final Formula TYPED_N =
@@ -53,6 +55,11 @@ public record Stand(Evidence evidence, Figure biomass, Figure nitrogenPercent, F
                 Input.figure("biomass", biomass),
                 Input.figure("n", n));
         return new Stand(evidence, biomass, n, inTops);
+    }
+
+    @Override
+    public List<Figure> figures() {
+        return List.of(biomass, nitrogenPercent, nitrogenInTops);
     }
 
     private static Origin origin(Evidence evidence) {

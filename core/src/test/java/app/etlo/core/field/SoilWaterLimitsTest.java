@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.etlo.core.field.SoilProfile.Layer;
 import app.etlo.core.field.SoilWaterLimits.Limits;
-import app.etlo.core.working.Figure;
 import app.etlo.core.working.Origin;
 import java.util.List;
 import net.jqwik.api.ForAll;
@@ -61,10 +60,10 @@ class SoilWaterLimitsTest {
     @Test
     void the_workings_give_what_the_rule_gives() {
         Layer l = new Layer(0, 0.3, 20, 15, 2.5, 10, Origin.ENTERED, Origin.ENTERED, "typed");
-        List<Figure> figures = SoilWaterLimits.figures("field/soil/1", l);
-        assertThat(figures.get(0).middle()).isCloseTo(l.limits().wiltingPoint(), within(1e-12));
-        assertThat(figures.get(1).middle()).isCloseTo(l.limits().fieldCapacity(), within(1e-12));
-        assertThat(figures.get(2).middle()).isCloseTo(l.limits().saturation(), within(1e-12));
+        SoilWaterLimits.OfLayer figures = SoilWaterLimits.figures("field/soil/1", l);
+        assertThat(figures.wiltingPoint().middle()).isCloseTo(l.limits().wiltingPoint(), within(1e-12));
+        assertThat(figures.fieldCapacity().middle()).isCloseTo(l.limits().fieldCapacity(), within(1e-12));
+        assertThat(figures.saturation().middle()).isCloseTo(l.limits().saturation(), within(1e-12));
     }
 
     @Test

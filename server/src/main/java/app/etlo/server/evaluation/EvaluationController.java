@@ -1,5 +1,12 @@
 package app.etlo.server.evaluation;
 
+import app.etlo.core.plan.shown.Part;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import java.util.EnumSet;
+import java.util.Set;
+import app.etlo.core.plan.shown.ChapterViews;
 import app.etlo.core.plan.asked.Candidates;
 import app.etlo.core.plan.asked.GroundDays;
 import app.etlo.core.plan.asked.LatestSowings;
@@ -8,7 +15,6 @@ import app.etlo.core.plan.asked.Widening;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.chapter.Rotations;
 import app.etlo.core.plan.document.PlanDocument;
-import app.etlo.core.plan.document.Refused;
 import app.etlo.core.plan.shown.ClimateView;
 import app.etlo.core.plan.shown.Evaluation;
 import app.etlo.core.plan.shown.EvaluationWriter;
@@ -37,45 +43,30 @@ class EvaluationController {
         this.evaluations = evaluations;
     }
 
-    record EvaluationRequest(PlanDocument plan, LocalDate asOf) {
-        EvaluationRequest {
-            if (plan == null) {
-                throw new Refused("/plan", "the plan to evaluate is missing");
-            }
-            if (asOf == null) {
-                throw new Refused("/asOf", "the day the evaluation is for is missing");
-            }
-        }
-    }
+    /**
+     * @param parts of the answer that are wanted; all of them where none is named
+     */
+    record EvaluationRequest(@NotNull PlanDocument plan, @NotNull LocalDate asOf, Optional<Set<Part>> parts) {}
 
-    record WorkingRequest(PlanDocument plan, LocalDate asOf, String figureId) {
-        WorkingRequest {
-            if (plan == null || asOf == null || figureId == null) {
-                throw new Refused("", "a working needs plan, asOf and figureId");
-            }
-        }
-    }
+    record PlanRequest(@NotNull PlanDocument plan, @NotNull LocalDate asOf) {}
+
+    record WorkingRequest(@NotNull PlanDocument plan, @NotNull LocalDate asOf, @NotBlank String figureId) {}
 
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
     @PostMapping("/api/evaluations")
-    Evaluation evaluate(@RequestBody EvaluationRequest request) {
-        return evaluations.evaluated(request.plan(), request.asOf(), EvaluationWriter::write);
+    Evaluation evaluate(@Valid @RequestBody EvaluationRequest request) {
+        Set<Part> parts = request.parts().orElseGet(() -> EnumSet.allOf(Part.class));
+        return evaluations.evaluated(request.plan(), request.asOf(), e -> EvaluationWriter.write(e, parts));
     }
 
-    record WindowRequest(PlanDocument plan, LocalDate asOf, String windowId) {
-        WindowRequest {
-            if (plan == null || asOf == null || windowId == null) {
-                throw new Refused("", "a window needs plan, asOf and windowId");
-            }
-        }
-    }
+    record WindowRequest(@NotNull PlanDocument plan, @NotNull LocalDate asOf, @NotBlank String windowId) {}
 
     /** What would widen a window, best first, each with the plan as it would be. */
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
     @PostMapping("/api/windows/proposals")
-    Widening.Proposals proposals(@RequestBody WindowRequest request) {
+    Widening.Proposals proposals(@Valid @RequestBody WindowRequest request) {
         return evaluations.evaluated(request.plan(), request.asOf(), e -> Widening.of(e, request.windowId()));
     }
 
@@ -83,7 +74,7 @@ class EvaluationController {
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
     @PostMapping("/api/windows/species")
-    List<Evaluation.LatestView> species(@RequestBody WindowRequest request) {
+    List<ChapterViews.LatestView> species(@Valid @RequestBody WindowRequest request) {
         return evaluations.evaluated(request.plan(), request.asOf(), e -> LatestSowings.of(e, request.windowId()));
     }
 
@@ -91,7 +82,7 @@ class EvaluationController {
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
     @PostMapping("/api/rotations/repeated")
-    PlanDocument repeated(@RequestBody EvaluationRequest request) {
+    PlanDocument repeated(@Valid @RequestBody PlanRequest request) {
         return Rotations.repeated(evaluations.evaluate(request.plan(), request.asOf()));
     }
 
@@ -102,19 +93,13 @@ class EvaluationController {
         return evaluations.climate(fieldId, asOf);
     }
 
-    record DaysRequest(PlanDocument plan, LocalDate asOf, String standId) {
-        DaysRequest {
-            if (plan == null || asOf == null || standId == null) {
-                throw new Refused("", "days of the ground need plan, asOf and standId");
-            }
-        }
-    }
+    record DaysRequest(@NotNull PlanDocument plan, @NotNull LocalDate asOf, @NotBlank String standId) {}
 
     /** A stand day by day, as it is simulated. */
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
     @PostMapping("/api/ground/days")
-    GroundDays.DaysView days(@RequestBody DaysRequest request) {
+    GroundDays.DaysView days(@Valid @RequestBody DaysRequest request) {
         return evaluations
                 .days(request.plan(), request.asOf(), request.standId())
                 .orElseThrow(() -> new NotFound("simulated stand"));
@@ -124,7 +109,7 @@ class EvaluationController {
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
     @PostMapping("/api/sensitivities")
-    Sensitivities.SensitivityView sensitivity(@RequestBody WorkingRequest request) {
+    Sensitivities.SensitivityView sensitivity(@Valid @RequestBody WorkingRequest request) {
         return evaluations
                 .sensitivity(request.plan(), request.asOf(), request.figureId())
                 .orElseThrow(() -> new NotFound("figure"));
@@ -133,7 +118,7 @@ class EvaluationController {
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
     @PostMapping("/api/workings")
-    WorkingView working(@RequestBody WorkingRequest request) {
+    WorkingView working(@Valid @RequestBody WorkingRequest request) {
         return evaluations.evaluated(request.plan(), request.asOf(), e -> working(e, request.figureId()));
     }
 

@@ -1,5 +1,8 @@
 package app.etlo.server.evaluation;
 
+import app.etlo.core.plan.shown.Part;
+import java.util.EnumSet;
+import java.util.Set;
 import app.etlo.core.plan.asked.SeedNeeds;
 import app.etlo.core.plan.asked.SeedNeeds.SeedNeed;
 import app.etlo.core.plan.chapter.Evaluated;
@@ -46,6 +49,8 @@ import org.springframework.transaction.TransactionException;
 @Service
 class FieldSummaries {
     private static final Logger LOG = LoggerFactory.getLogger(FieldSummaries.class);
+    /** Of the answer, what a row of the list is made of. */
+    private static final Set<Part> WRITTEN = EnumSet.of(Part.FIELD, Part.SECTION, Part.NOTES);
     /** More fields that changed than these are left to the background. */
     private static final int FEW = 3;
     /** One reading works for about so long on what changed. */
@@ -269,11 +274,11 @@ class FieldSummaries {
             PlanDocument plan =
                     contexts.read(() -> plans.current(fieldId).orElseGet(() -> PlanDocument.empty("none", fieldId)));
             Evaluated evaluated = evaluate.apply(plan, day);
-            Evaluation e = EvaluationWriter.write(evaluated);
+            Evaluation e = EvaluationWriter.write(evaluated, WRITTEN);
             Optional<String> place = Outside.place(evaluated.context().field());
             keep(fieldId, base.get(), place, day, by, k -> {
                 k.put("list_row", Json.write(row(evaluated, e)));
-                k.put("section", Json.write(e.section().withoutWeather()));
+                k.put("section", Json.write(e.section().orElseThrow().withoutWeather()));
                 k.put("seed", Json.write(SeedNeeds.of(evaluated)));
                 k.put("next_on", e.next().map(Evaluation.NextDecision::date).orElse(null));
                 k.put("stops", count(e, "stop"));
@@ -368,7 +373,7 @@ class FieldSummaries {
     }
 
     private static FieldRow row(Evaluated evaluated, Evaluation e) {
-        Evaluation.FigureView area = e.figures().get("field/area");
+        Evaluation.FigureView area = e.field().orElseThrow().area();
         Context context = evaluated.context();
         return new FieldRow(
                 context.field().id(),
@@ -388,7 +393,7 @@ class FieldSummaries {
 
     /** The names of what stands on the field, to be searched. */
     private static String words(Evaluation e) {
-        return e.section().stands().stream()
+        return e.section().orElseThrow().stands().stream()
                 .map(s -> s.label().toLowerCase(Locale.ROOT))
                 .distinct()
                 .collect(Collectors.joining(" "));

@@ -1,5 +1,8 @@
 package app.etlo.server.evaluation;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import app.etlo.core.plan.asked.Alternatives;
 import app.etlo.core.plan.asked.Candidates;
 import app.etlo.core.plan.asked.Failures;
@@ -9,7 +12,6 @@ import app.etlo.core.plan.asked.MixProposals.Proposed;
 import app.etlo.core.plan.asked.MixProposals.WishesEntry;
 import app.etlo.core.plan.document.Json;
 import app.etlo.core.plan.document.PlanDocument;
-import app.etlo.core.plan.document.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.limits.Limited;
@@ -36,21 +38,13 @@ class MixController {
         this.evaluations = evaluations;
     }
 
-    record CoverRequest(PlanDocument plan, LocalDate asOf, String coverId) {
-        CoverRequest {
-            if (plan == null || asOf == null || coverId == null) {
-                throw new Refused("", "a mix needs plan, asOf and coverId");
-            }
-        }
-    }
+    record CoverRequest(@NotNull PlanDocument plan, @NotNull LocalDate asOf, @NotBlank String coverId) {}
 
-    record MixRequest(PlanDocument plan, LocalDate asOf, String coverId, WishesEntry wishes) {
-        MixRequest {
-            if (plan == null || asOf == null || coverId == null || wishes == null) {
-                throw new Refused("", "a proposal needs plan, asOf, coverId and wishes");
-            }
-        }
-    }
+    record MixRequest(
+            @NotNull PlanDocument plan,
+            @NotNull LocalDate asOf,
+            @NotBlank String coverId,
+            @NotNull WishesEntry wishes) {}
 
     /**
      * A line of the stream: first the cover's own mix if it has one, then the points as they are found, at the end that it is
@@ -62,7 +56,7 @@ class MixController {
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
     @PostMapping("/api/mixes/candidates")
-    Candidates.CandidateList candidates(@RequestBody CoverRequest r) {
+    Candidates.CandidateList candidates(@Valid @RequestBody CoverRequest r) {
         return evaluations.evaluated(r.plan(), r.asOf(), e -> Candidates.of(e, r.coverId()));
     }
 
@@ -70,7 +64,7 @@ class MixController {
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
     @PostMapping("/api/mixes/alternatives")
-    List<Alternatives.MixColumn> alternatives(@RequestBody CoverRequest r) {
+    List<Alternatives.MixColumn> alternatives(@Valid @RequestBody CoverRequest r) {
         return evaluations.several(
                 r.plan(), r.asOf(), evaluate -> Alternatives.of(r.plan(), r.coverId(), evaluate::apply));
     }
@@ -79,7 +73,7 @@ class MixController {
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
     @PostMapping("/api/mixes/failures")
-    List<Failures.FailureView> failures(@RequestBody CoverRequest r) {
+    List<Failures.FailureView> failures(@Valid @RequestBody CoverRequest r) {
         return evaluations.evaluated(r.plan(), r.asOf(), e -> Failures.of(e, r.coverId()));
     }
 
@@ -87,7 +81,7 @@ class MixController {
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
     @PostMapping("/api/mixes/proposals")
-    Proposed propose(@RequestBody MixRequest r) {
+    Proposed propose(@Valid @RequestBody MixRequest r) {
         MixProposals proposals = evaluations.proposals(r.plan(), r.asOf(), r.coverId());
         return evaluations.inTurn(() -> proposals.propose(r.wishes()));
     }
@@ -96,7 +90,7 @@ class MixController {
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
     @PostMapping(value = "/api/mixes/frontier", produces = MediaType.APPLICATION_NDJSON_VALUE)
-    ResponseEntity<StreamingResponseBody> frontier(@RequestBody MixRequest r) {
+    ResponseEntity<StreamingResponseBody> frontier(@Valid @RequestBody MixRequest r) {
         // all that needs the database is read, and all that can be refused is, before the stream begins
         MixProposals proposals = evaluations.proposals(r.plan(), r.asOf(), r.coverId());
         proposals.check(r.wishes());

@@ -1,12 +1,15 @@
 package app.etlo.server.evaluation;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import app.etlo.core.plan.asked.ReplayChoice;
 import app.etlo.core.plan.asked.ReplayViews.DayView;
 import app.etlo.core.plan.asked.ReplayViews.EndView;
 import app.etlo.core.plan.asked.ReplayViews.OtherDays;
 import app.etlo.core.plan.asked.ReplayViews.YearsView;
 import app.etlo.core.plan.document.PlanDocument;
-import app.etlo.core.plan.document.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.limits.Limited;
@@ -28,80 +31,45 @@ class ReplayController {
         this.evaluations = evaluations;
     }
 
-    record ReplayRequest(PlanDocument plan, LocalDate asOf, String coverId) {
-        ReplayRequest {
-            if (plan == null || asOf == null || coverId == null) {
-                throw new Refused("", "a replay needs plan, asOf and coverId");
-            }
-        }
-    }
+    record ReplayRequest(@NotNull PlanDocument plan, @NotNull LocalDate asOf, @NotBlank String coverId) {}
 
     /**
      * @param asOf today; the record ends before its year
      * @param day of the plan that is gone to
      */
     record ReplayDayRequest(
-            PlanDocument plan,
-            LocalDate asOf,
-            String coverId,
-            Integer year,
-            LocalDate day,
-            List<ReplayChoice> choices) {
-        ReplayDayRequest {
-            if (plan == null || asOf == null || coverId == null || year == null || day == null || choices == null) {
-                throw new Refused("", "a day of a replay needs plan, asOf, coverId, year, day and choices");
-            }
-            bounded(choices);
-        }
-    }
+            @NotNull PlanDocument plan,
+            @NotNull LocalDate asOf,
+            @NotBlank String coverId,
+            @NotNull Integer year,
+            @NotNull LocalDate day,
+            @NotNull @Size(max = MOST_CHOICES) List<ReplayChoice> choices) {}
 
     record ReplayEndRequest(
-            PlanDocument plan, LocalDate asOf, String coverId, Integer year, List<ReplayChoice> choices) {
-        ReplayEndRequest {
-            if (plan == null || asOf == null || coverId == null || year == null || choices == null) {
-                throw new Refused("", "the end of a replay needs plan, asOf, coverId, year and choices");
-            }
-            bounded(choices);
-        }
-    }
+            @NotNull PlanDocument plan,
+            @NotNull LocalDate asOf,
+            @NotBlank String coverId,
+            @NotNull Integer year,
+            @NotNull @Size(max = MOST_CHOICES) List<ReplayChoice> choices) {}
 
     /**
      * @param kind sow or end
      * @param subject id of the cover or crop
      */
     record OtherDaysRequest(
-            PlanDocument plan,
-            LocalDate asOf,
-            String coverId,
-            Integer year,
-            List<ReplayChoice> choices,
-            String kind,
-            String subject) {
-        OtherDaysRequest {
-            if (plan == null
-                    || asOf == null
-                    || coverId == null
-                    || year == null
-                    || choices == null
-                    || kind == null
-                    || subject == null) {
-                throw new Refused("", "other days need plan, asOf, coverId, year, choices, kind and subject");
-            }
-            bounded(choices);
-        }
-    }
-
-    private static void bounded(List<ReplayChoice> choices) {
-        if (choices.size() > MOST_CHOICES) {
-            throw new Refused("/choices", "no more than " + MOST_CHOICES);
-        }
-    }
+            @NotNull PlanDocument plan,
+            @NotNull LocalDate asOf,
+            @NotBlank String coverId,
+            @NotNull Integer year,
+            @NotNull @Size(max = MOST_CHOICES) List<ReplayChoice> choices,
+            @NotBlank String kind,
+            @NotBlank String subject) {}
 
     /** The past years that a cover's season can be gone through in. */
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
     @PostMapping("/api/replays/years")
-    YearsView years(@RequestBody ReplayRequest r) {
+    YearsView years(@Valid @RequestBody ReplayRequest r) {
         return evaluations.replayYears(r.plan(), r.asOf(), r.coverId());
     }
 
@@ -109,7 +77,7 @@ class ReplayController {
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
     @PostMapping("/api/replays/days")
-    DayView day(@RequestBody ReplayDayRequest r) {
+    DayView day(@Valid @RequestBody ReplayDayRequest r) {
         return evaluations.replayDay(r.plan(), r.asOf(), r.coverId(), r.year(), r.day(), r.choices());
     }
 
@@ -117,7 +85,7 @@ class ReplayController {
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
     @PostMapping("/api/replays/other-days")
-    OtherDays otherDays(@RequestBody OtherDaysRequest r) {
+    OtherDays otherDays(@Valid @RequestBody OtherDaysRequest r) {
         return evaluations.replayOtherDays(
                 r.plan(), r.asOf(), r.coverId(), r.year(), r.choices(), r.kind(), r.subject());
     }
@@ -126,7 +94,7 @@ class ReplayController {
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
     @PostMapping("/api/replays/ends")
-    EndView end(@RequestBody ReplayEndRequest r) {
+    EndView end(@Valid @RequestBody ReplayEndRequest r) {
         return evaluations.replayEnd(r.plan(), r.asOf(), r.coverId(), r.year(), r.choices());
     }
 }

@@ -1,5 +1,7 @@
 package app.etlo.server.farm;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import app.etlo.core.field.BoundaryReader;
 import app.etlo.core.field.FieldArea;
 import app.etlo.core.plan.document.Context.FarmEntry;
@@ -49,28 +51,16 @@ class FarmController {
     /**
      * @param base the farm as the editor found it; absent for a new one
      */
-    record FarmSave(Optional<FarmEntry> base, FarmEntry mine) {
-        FarmSave {
-            if (mine == null) {
-                throw new Refused("/mine", "the farm to save is missing");
-            }
-        }
-    }
+    record FarmSave(Optional<FarmEntry> base, @NotNull FarmEntry mine) {}
 
     /**
      * @param base the field as the editor found it; absent for a new one
      */
-    record FieldSave(Optional<FieldEntry> base, FieldEntry mine) {
-        FieldSave {
-            if (mine == null) {
-                throw new Refused("/mine", "the field to save is missing");
-            }
-        }
-    }
+    record FieldSave(Optional<FieldEntry> base, @NotNull FieldEntry mine) {}
 
     @Access(Who.MEMBER)
     @PutMapping("/api/farms/{farmId}")
-    FarmEntry put(@PathVariable String farmId, @RequestBody FarmSave save, @AuthenticationPrincipal Adviser adviser) {
+    FarmEntry put(@PathVariable String farmId, @Valid @RequestBody FarmSave save, @AuthenticationPrincipal Adviser adviser) {
         if (!farmId.equals(save.mine().id())) {
             throw new Refused("/mine/id", "the address names another farm");
         }
@@ -86,7 +76,7 @@ class FarmController {
     @Access(Who.MEMBER)
     @PutMapping("/api/fields/{fieldId}")
     FieldEntry put(
-            @PathVariable String fieldId, @RequestBody FieldSave save, @AuthenticationPrincipal Adviser adviser) {
+            @PathVariable String fieldId, @Valid @RequestBody FieldSave save, @AuthenticationPrincipal Adviser adviser) {
         if (!fieldId.equals(save.mine().id())) {
             throw new Refused("/mine/id", "the address names another field");
         }

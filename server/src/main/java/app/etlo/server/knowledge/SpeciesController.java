@@ -1,12 +1,14 @@
 package app.etlo.server.knowledge;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
 import app.etlo.core.knowledge.Caution;
 import app.etlo.core.knowledge.Correction;
 import app.etlo.core.knowledge.Group;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.knowledge.SpeciesColumn;
-import app.etlo.core.plan.document.Refused;
 import app.etlo.core.working.Source;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
@@ -31,6 +33,9 @@ import org.springframework.web.bind.annotation.RestController;
 /** The species library with its sources, and the practice's own corrections of it. */
 @RestController
 class SpeciesController {
+    private static final int LONGEST_REASON = 400;
+    private static final String WHY = "say why, in 1 to " + LONGEST_REASON + " characters; the working shows it";
+
     private final Knowledge shipped;
     private final Corrections corrections;
 
@@ -132,16 +137,9 @@ class SpeciesController {
         return new SheetView(s.id(), s.name(), s.group(), cells, from, corrected);
     }
 
-    record CellSave(String value, String why) {
-        CellSave {
-            if (value == null || value.isBlank()) {
-                throw new Refused("/value", "type the value you use here");
-            }
-            if (why == null || why.isBlank() || why.length() > 400) {
-                throw new Refused("/why", "say why, in 1 to 400 characters; the working shows it");
-            }
-        }
-    }
+    record CellSave(
+            @NotBlank(message = "type the value you use here") String value,
+            @NotBlank(message = WHY) @Size(max = LONGEST_REASON, message = WHY) String why) {}
 
     @Access(Who.MEMBER)
     @PutMapping("/api/species/{speciesId}/cells/{columnId}")
@@ -149,7 +147,7 @@ class SpeciesController {
     void correct(
             @PathVariable String speciesId,
             @PathVariable String columnId,
-            @RequestBody CellSave save,
+            @Valid @RequestBody CellSave save,
             @AuthenticationPrincipal Adviser adviser) {
         corrections.correct(known(speciesId), columnId, save.value(), save.why(), adviser.email());
     }

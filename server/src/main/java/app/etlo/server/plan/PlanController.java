@@ -1,5 +1,9 @@
 package app.etlo.server.plan;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import app.etlo.core.plan.document.PlanDocument;
 import app.etlo.core.plan.document.Refused;
 import app.etlo.server.access.Access;
@@ -25,6 +29,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class PlanController {
     private static final int LONGEST_LABEL = 120;
+    private static final String NAME = "a name of up to " + LONGEST_LABEL + " characters";
 
     private final PlanStore store;
     private final FarmStore farms;
@@ -37,16 +42,9 @@ class PlanController {
     }
 
     /** A plan to be kept beside the field's own. */
-    record Copy(String label, PlanDocument plan) {
-        Copy {
-            if (plan == null) {
-                throw new Refused("/plan", "the plan to keep is missing");
-            }
-            if (label == null || label.isBlank() || label.length() > LONGEST_LABEL) {
-                throw new Refused("/label", "a name of up to " + LONGEST_LABEL + " characters");
-            }
-        }
-    }
+    record Copy(
+            @NotBlank(message = NAME) @Size(max = LONGEST_LABEL, message = NAME) String label,
+            @NotNull PlanDocument plan) {}
 
     @Access(Who.MEMBER)
     @GetMapping("/api/fields/{fieldId}/plan")
@@ -66,7 +64,7 @@ class PlanController {
     PlanStore.Saved copy(
             @PathVariable String fieldId,
             @RequestHeader(Headers.REQUEST_ID) String requestId,
-            @RequestBody Copy copy,
+            @Valid @RequestBody Copy copy,
             @AuthenticationPrincipal Adviser adviser) {
         if (!fieldId.equals(copy.plan().fieldId())) {
             throw new Refused("/plan/fieldId", "the address names another field");
@@ -105,13 +103,7 @@ class PlanController {
                 named(planId, plan), base, Headers.revision(head), Headers.requestId(requestId), adviser.email());
     }
 
-    record Fields(List<String> fieldIds) {
-        Fields {
-            if (fieldIds == null) {
-                throw new Refused("/fieldIds", "the fields to take the rotation to are missing");
-            }
-        }
-    }
+    record Fields(@NotNull List<String> fieldIds) {}
 
     /** Takes the rotation to other fields. */
     @Access(Who.MEMBER)
@@ -119,7 +111,7 @@ class PlanController {
     List<RotationCopies.Copied> toFields(
             @PathVariable String planId,
             @RequestHeader(Headers.REQUEST_ID) String requestId,
-            @RequestBody Fields to,
+            @Valid @RequestBody Fields to,
             @AuthenticationPrincipal Adviser adviser) {
         return copies.to(planId, to.fieldIds(), Headers.requestId(requestId), adviser.email());
     }

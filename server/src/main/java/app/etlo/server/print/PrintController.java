@@ -1,7 +1,8 @@
 package app.etlo.server.print;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import app.etlo.core.plan.chapter.Evaluated;
-import app.etlo.core.plan.document.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.evaluation.Evaluations;
@@ -38,22 +39,17 @@ class PrintController {
     /**
      * @param sectionSvg the section as the screen drew it; the plan says so where it cannot be printed
      */
-    record PrintRequest(LocalDate asOf, Optional<String> sectionSvg) {
-        PrintRequest {
-            if (asOf == null) {
-                throw new Refused("/asOf", "the day the plan is printed for is missing");
-            }
-        }
-    }
+    record PrintRequest(@NotNull LocalDate asOf, Optional<String> sectionSvg) {}
 
     @Limited(Limited.Kind.IMPORT)
     @Access(Who.MEMBER)
     @PostMapping(value = "/api/plans/{planId}/pdf", produces = MediaType.APPLICATION_PDF_VALUE)
-    ResponseEntity<byte[]> print(@PathVariable String planId, @RequestBody PrintRequest request) throws IOException {
+    ResponseEntity<byte[]> print(@PathVariable String planId, @Valid @RequestBody PrintRequest request) throws IOException {
         PlanStore.At saved = plans.at(planId);
         Evaluated evaluated = evaluations.evaluate(saved.plan(), request.asOf());
         Optional<Printing.Picture> section = printing.picture(request.sectionSvg());
-        String html = PlanPage.html(evaluated, evaluations.dossier(saved.plan()), section, saved.revision());
+        String html = PlanTemplate.html(
+                PlanPage.of(evaluated, evaluations.dossier(saved.plan()), section, saved.revision()));
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,

@@ -1,5 +1,7 @@
 package app.etlo.server.seed;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.document.Context.LotEntry;
 import app.etlo.core.plan.document.LotCsv;
@@ -58,17 +60,11 @@ class LotController {
     /**
      * @param base the lot as the editor found it; absent for a new one
      */
-    record LotSave(Optional<LotEntry> base, LotEntry mine) {
-        LotSave {
-            if (mine == null) {
-                throw new Refused("/mine", "the lot to save is missing");
-            }
-        }
-    }
+    record LotSave(Optional<LotEntry> base, @NotNull LotEntry mine) {}
 
     @Access(Who.MEMBER)
     @PutMapping("/api/lots/{lotId}")
-    LotEntry put(@PathVariable String lotId, @RequestBody LotSave save, @AuthenticationPrincipal Adviser adviser) {
+    LotEntry put(@PathVariable String lotId, @Valid @RequestBody LotSave save, @AuthenticationPrincipal Adviser adviser) {
         if (!lotId.equals(save.mine().id())) {
             throw new Refused("/mine/id", "the address names another lot");
         }

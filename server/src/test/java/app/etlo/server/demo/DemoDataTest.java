@@ -58,8 +58,8 @@ class DemoDataTest {
             for (Dossier d : valley(year)) {
                 Evaluation e = EvaluationWriter.write(
                         new Evaluator(KNOWLEDGE).evaluate(d.plan(), d.context(), LocalDate.of(year, 11, 25)));
-                assertThat(e.figures()).as(d.context().field().name()).containsKey("field/area");
-                assertThat(e.section().stands()).as(d.context().field().name()).isNotEmpty();
+                assertThat(e.field()).as(d.context().field().name()).isPresent();
+                assertThat(e.section().orElseThrow().stands()).as(d.context().field().name()).isNotEmpty();
             }
         }
     }

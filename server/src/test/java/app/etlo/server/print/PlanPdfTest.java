@@ -40,7 +40,7 @@ class PlanPdfTest {
     }
 
     private String text(Optional<Printing.Picture> section) throws Exception {
-        byte[] pdf = PdfPrinter.pdf(PlanPage.html(evaluated, dossier, section, 7));
+        byte[] pdf = PdfPrinter.pdf(PlanTemplate.html(PlanPage.of(evaluated, dossier, section, 7)));
         try (PDDocument document = Loader.loadPDF(pdf)) {
             assertThat(document.getNumberOfPages()).isGreaterThan(1);
             return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
@@ -51,9 +51,8 @@ class PlanPdfTest {
     void every_figure_of_the_evaluation_is_in_the_appendix_with_its_source() throws Exception {
         String text = text(Optional.empty());
         assertThat(text).contains("Upper <Bank> & Mead").contains("revision 7");
-        EvaluationWriter.write(evaluated)
-                .figures()
-                .values()
+        evaluated.figures().values().stream()
+                .map(f -> EvaluationWriter.figure(f, evaluated))
                 .forEach(f -> assertThat(text)
                         .as(f.id())
                         .contains(f.label().replaceAll("\\s+", " "))
@@ -87,7 +86,7 @@ class PlanPdfTest {
 
     /** Pixels of the signal colour on the first page, at 72 dots an inch. */
     private long redPixels(Optional<Printing.Picture> section) throws Exception {
-        byte[] pdf = PdfPrinter.pdf(PlanPage.html(evaluated, dossier, section, 7));
+        byte[] pdf = PdfPrinter.pdf(PlanTemplate.html(PlanPage.of(evaluated, dossier, section, 7)));
         try (PDDocument document = Loader.loadPDF(pdf)) {
             BufferedImage page = new PDFRenderer(document).renderImage(0);
             int[] rgb = page.getRGB(0, 0, page.getWidth(), page.getHeight(), null, 0, page.getWidth());

@@ -1,5 +1,9 @@
 package app.etlo.core.plan.asked;
 
+import app.etlo.core.knowledge.Species;
+import app.etlo.core.mix.Blend;
+import app.etlo.core.mix.MixOutlook;
+import app.etlo.core.working.Figure;
 import app.etlo.core.knowledge.Group;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
@@ -13,10 +17,10 @@ import app.etlo.core.plan.shown.Evaluation.FigureView;
 import app.etlo.core.plan.shown.EvaluationWriter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** The mixes that are weighed against each other for a cover, each worked out in the plan as if it were the cover's own. */
@@ -64,37 +68,41 @@ public final class Alternatives {
     }
 
     private static MixColumn column(Optional<String> id, String name, String coverId, Evaluated e) {
-        CoverResult cover = e.covers().stream()
-                .filter(c -> c.entry().id().equals(coverId))
-                .findFirst()
-                .orElseThrow();
-        String at = "mix/" + coverId + "/";
-        Stream<String> wanted = Stream.concat(
-                Stream.of("costPerHa", "bulk", "seeds", "mass", "cn"),
-                cover.entry().aims().orElse(List.of()).stream().map(a -> "aim/" + a));
+        CoverResult cover = e.cover(coverId);
+        Optional<Blend> blend = cover.mix().blend();
+        Optional<MixOutlook> outlook = cover.mix().outlook();
+        Stream<Optional<Figure>> wanted = Stream.concat(
+                Stream.of(
+                        blend.flatMap(Blend::costPerHa),
+                        blend.map(Blend::bulkKgHa),
+                        blend.map(Blend::seedsM2),
+                        outlook.map(MixOutlook::mass),
+                        outlook.flatMap(MixOutlook::carbonToNitrogen)),
+                cover.entry().aims().orElse(List.of()).stream()
+                        .map(a -> outlook.flatMap(o -> Optional.ofNullable(o.aims().get(a)))));
         return new MixColumn(
                 id,
                 name,
-                wanted.map(f -> view(e, at + f)).filter(Objects::nonNull).toList(),
-                cover.blend().map(b -> b.rates()).orElse(List.of()).stream()
-                        .map(r -> {
-                            String s = r.component().species().id();
-                            return new MixPartView(
-                                    s,
-                                    r.component().species().name(),
-                                    r.component().species().group(),
-                                    view(e, at + s + "/seedShare"),
-                                    Optional.ofNullable(view(e, at + s + "/standShare")));
-                        })
+                wanted.flatMap(Optional::stream)
+                        .map(f -> EvaluationWriter.figure(f, e))
                         .toList(),
+                blend.map(b -> parts(b, outlook, e)).orElse(List.of()),
                 count(e, coverId, "stop"),
                 count(e, coverId, "think"));
     }
 
-    private static FigureView view(Evaluated e, String figure) {
-        return Optional.ofNullable(e.figures().get(figure))
-                .map(f -> EvaluationWriter.figure(f, e))
-                .orElse(null);
+    private static List<MixPartView> parts(Blend blend, Optional<MixOutlook> outlook, Evaluated e) {
+        return IntStream.range(0, blend.rates().size())
+                .mapToObj(i -> {
+                    Species s = blend.rates().get(i).component().species();
+                    return new MixPartView(
+                            s.id(),
+                            s.name(),
+                            s.group(),
+                            EvaluationWriter.figure(blend.seedShares().get(i), e),
+                            outlook.map(o -> EvaluationWriter.figure(o.standShares().get(i), e)));
+                })
+                .toList();
     }
 
     private static int count(Evaluated e, String coverId, String weight) {

@@ -32,7 +32,7 @@ public final class Failures {
         String currency = e.context().farm().currency();
         List<Sown> mix = e.covers().stream()
                 .filter(c -> c.entry().id().equals(coverId))
-                .flatMap(c -> c.blend().stream())
+                .flatMap(c -> c.mix().blend().stream())
                 .flatMap(b -> b.rates().stream())
                 .map(r -> new Sown(
                         r.component().species(),

@@ -1,10 +1,11 @@
 package app.etlo.core.plan.asked;
 
+import app.etlo.core.plan.shown.ChapterWriter;
+import app.etlo.core.rotation.WindowResult;
 import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.document.Refused;
-import app.etlo.core.plan.shown.Evaluation.LatestView;
-import app.etlo.core.plan.shown.EvaluationWriter;
+import app.etlo.core.plan.shown.ChapterViews.LatestView;
 import app.etlo.core.rotation.Window;
 import java.time.LocalDate;
 import java.util.Comparator;
@@ -21,6 +22,7 @@ public final class LatestSowings {
      */
     public static List<LatestView> of(Evaluated e, String windowId) {
         Window w = e.windows().stream()
+                .map(WindowResult::window)
                 .filter(x -> x.id().equals(windowId))
                 .findFirst()
                 .orElseThrow(() -> new Refused("/windowId", "the plan has no such window"));
@@ -31,7 +33,7 @@ public final class LatestSowings {
                         .sorted(Comparator.comparing(
                                         (UsefulSowing u) -> u.mostYears().orElse(LocalDate.MIN))
                                 .reversed())
-                        .map(EvaluationWriter::latest)
+                        .map(ChapterWriter::latest)
                         .toList())
                 .orElseThrow(() -> new Refused("/windowId", "say where the field lies, or choose a station, first"));
     }

@@ -41,13 +41,13 @@ public final class MixCost {
      */
     MixCost(Evaluated e, CoverResult cover, List<LotEntry> store, Map<String, Double> freeKg) {
         this.e = e;
-        this.sowing = cover.sowing();
+        this.sowing = cover.inTime().sowing();
         store.stream()
                 .map(LotSeed::of)
                 .filter(l -> l.price().isPresent() && pls(l) > 0)
                 .sorted(Comparator.comparingDouble(MixCost::perLiveKg))
                 .forEach(l -> lots.putIfAbsent(l.species(), l));
-        cover.blend().stream()
+        cover.mix().blend().stream()
                 .flatMap(b -> b.rates().stream())
                 .map(r -> r.component())
                 .map(Component::lot)

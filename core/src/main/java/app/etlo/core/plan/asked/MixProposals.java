@@ -1,5 +1,6 @@
 package app.etlo.core.plan.asked;
 
+import app.etlo.core.mix.Blend;
 import app.etlo.core.knowledge.Group;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.knowledge.Use;
@@ -186,7 +187,7 @@ public final class MixProposals {
     public Optional<MixView> own() {
         Map<String, Double> shares = e.covers().stream()
                 .filter(c -> c.entry().id().equals(coverId))
-                .flatMap(c -> c.blend().stream())
+                .flatMap(c -> c.mix().blend().stream())
                 .flatMap(b -> b.rates().stream())
                 .collect(Collectors.toMap(
                         r -> r.component().species().id(),
@@ -198,7 +199,7 @@ public final class MixProposals {
                 ? Optional.empty()
                 : Optional.of(view(
                         designer.own(shares),
-                        Optional.ofNullable(e.figures().get("mix/" + coverId + "/costPerHa"))
+                        e.cover(coverId).mix().blend().flatMap(Blend::costPerHa)
                                 .map(f -> f.in(Unit.MONEY_PER_HA))
                                 .orElseGet(() -> cost.perHa(shares, false))));
     }

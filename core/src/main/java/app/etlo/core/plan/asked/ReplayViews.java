@@ -25,7 +25,7 @@ public final class ReplayViews {
      * @param day may be earlier than the one asked for: the replay halts where something has to be decided
      * @param asks what has to be decided today
      * @param soon what could be done today instead of later
-     * @param watched ids of the figures to keep an eye on
+     * @param watched the figures to keep an eye on
      */
     public record DayView(
             LocalDate day,
@@ -36,7 +36,7 @@ public final class ReplayViews {
             SkyView sky,
             List<Ask> asks,
             List<Ask> soon,
-            List<String> watched) {}
+            List<FigureView> watched) {}
 
     /**
      * @param what such as "sow the cover"

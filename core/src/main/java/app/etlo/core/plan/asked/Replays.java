@@ -1,5 +1,10 @@
 package app.etlo.core.plan.asked;
 
+import app.etlo.core.ground.GrownCover;
+import app.etlo.core.ground.GrownCrop;
+import app.etlo.core.rotation.CropInTime;
+import app.etlo.core.working.Figure;
+import java.util.function.Function;
 import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.plan.asked.ReplayViews.Ask;
 import app.etlo.core.plan.asked.ReplayViews.DayView;
@@ -18,7 +23,6 @@ import app.etlo.core.plan.document.Operation;
 import app.etlo.core.plan.document.PlanDocument;
 import app.etlo.core.plan.document.PlanEdit;
 import app.etlo.core.plan.document.Refused;
-import app.etlo.core.plan.shown.Evaluation.FigureView;
 import app.etlo.core.plan.shown.EvaluationWriter;
 import app.etlo.core.plan.shown.FigureDifference;
 import app.etlo.core.plan.timeline.SiteWeather;
@@ -119,7 +123,10 @@ public final class Replays {
                 new Sky(open.weather, at, season.context.farm().units()).view(),
                 asks,
                 soon,
-                watched(open.span, then));
+                watched(open.span)
+                        .flatMap(w -> w.apply(then).stream())
+                        .map(f -> EvaluationWriter.figure(f, then))
+                        .toList());
     }
 
     /** What came of it, against the plan as it was and what was expected. */
@@ -130,9 +137,8 @@ public final class Replays {
         LocalDate after = open.span.to().plusDays(1);
         Evaluated planned = evaluated(open, open.plan, after);
         Evaluated came = evaluated(open, chosen, after);
-        List<String> ids = watched(open.span, came);
-        List<Outcome> figures = ids.stream()
-                .map(id -> new Outcome(id, figure(planned, id), figure(came, id), difference(planned, came, id)))
+        List<Outcome> figures = watched(open.span)
+                .flatMap(w -> outcome(w, planned, came).stream())
                 .toList();
         List<Judged> judged = operations(planned, open.span)
                 .map(o -> judged(open, o, inTime, came))
@@ -153,7 +159,7 @@ public final class Replays {
                 .orElseThrow(() -> new Refused("/subject", "nothing like that is done in this season"));
         Evaluated came = evaluated(open, chosen, after);
         LocalDate done = of(came, open.span, kind, subject).map(Ask::planned).orElse(planned.planned());
-        return new OtherDays(kind, subject, tried(open, planned, done, chosen, came, watched(open.span, came)));
+        return new OtherDays(kind, subject, tried(open, planned, done, chosen, came));
     }
 
     private static Optional<Ask> of(Evaluated e, ReplaySpan span, String kind, String subject) {
@@ -166,9 +172,10 @@ public final class Replays {
         LocalDate done = of(came, open.span, planned.kind(), planned.subject())
                 .map(Ask::planned)
                 .orElse(planned.planned());
-        String rests = planned.subject().equals(open.span.coverId())
-                ? "grow/" + planned.subject() + "/mass"
-                : "grow/" + planned.subject() + "/cropMass";
+        Function<Evaluated, Optional<Figure>> rests =
+                planned.subject().equals(open.span.coverId())
+                        ? ofCover(planned.subject(), GrownCover::mass)
+                        : ofCrop(planned.subject(), GrownCrop::mass);
         List<ReplayChoice> known =
                 choices.stream().filter(c -> !c.made().isAfter(done)).toList();
         Evaluated then = evaluated(open, chosen(open.plan, known), done);
@@ -178,13 +185,13 @@ public final class Replays {
                 planned.what(),
                 planned.planned(),
                 done,
-                figure(then, rests),
-                figure(came, rests));
+                rests.apply(then).map(f -> EvaluationWriter.figure(f, then)),
+                rests.apply(came).map(f -> EvaluationWriter.figure(f, came)));
     }
 
     /** Other days for one thing, all else as chosen, in the weather that came. */
     private List<Tried> tried(
-            Open open, Ask planned, LocalDate done, PlanDocument chosen, Evaluated came, List<String> ids) {
+            Open open, Ask planned, LocalDate done, PlanDocument chosen, Evaluated came) {
         Set<LocalDate> days = new LinkedHashSet<>();
         LocalDate first = (done.isBefore(planned.planned()) ? done : planned.planned()).minusDays(TRIED_AROUND_DAYS);
         LocalDate last = (done.isAfter(planned.planned()) ? done : planned.planned()).plusDays(TRIED_AROUND_DAYS);
@@ -206,7 +213,7 @@ public final class Replays {
                                                 open,
                                                 PlanEdit.dated(chosen, planned.kind(), planned.subject(), d),
                                                 open.span.to().plusDays(1)),
-                                ids)))
+                                open.span)))
                 .toList();
     }
 
@@ -219,20 +226,24 @@ public final class Replays {
                         : day.isAfter(o.planned().plusDays(APART_DAYS)));
     }
 
-    private static List<Value> values(Evaluated e, List<String> ids) {
-        return ids.stream()
-                .flatMap(id -> figure(e, id).stream())
+    private static List<Value> values(Evaluated e, ReplaySpan span) {
+        return watched(span)
+                .flatMap(w -> w.apply(e).stream())
+                .map(f -> EvaluationWriter.figure(f, e))
                 .map(f -> new Value(f.id(), f.value(), f.text()))
                 .toList();
     }
 
-    private static Optional<String> difference(Evaluated a, Evaluated b, String id) {
-        return Optional.ofNullable(a.figures().get(id))
-                .flatMap(f -> Optional.ofNullable(b.figures().get(id)).map(g -> FigureDifference.of(f, g, a.units())));
-    }
-
-    private static Optional<FigureView> figure(Evaluated e, String id) {
-        return Optional.ofNullable(e.figures().get(id)).map(f -> EvaluationWriter.figure(f, e));
+    /** Of a figure that came to something. */
+    private static Optional<Outcome> outcome(
+            Function<Evaluated, Optional<Figure>> of, Evaluated planned, Evaluated came) {
+        Optional<Figure> then = of.apply(planned);
+        return of.apply(came)
+                .map(f -> new Outcome(
+                        f.id(),
+                        then.map(p -> EvaluationWriter.figure(p, planned)),
+                        Optional.of(EvaluationWriter.figure(f, came)),
+                        then.map(p -> FigureDifference.of(p, f, planned.units()))));
     }
 
     /** What is sown, ended and planted in the season, with its day as things stand. */
@@ -289,16 +300,32 @@ public final class Replays {
         return p;
     }
 
-    private static List<String> watched(ReplaySpan span, Evaluated e) {
-        String cover = "grow/" + span.coverId() + "/";
-        Stream<String> ofCover =
-                Stream.of("mass", "nitrogen", "cn", "residueCover").map(f -> cover + f);
-        Stream<String> ofCrop = span.next().stream()
-                .flatMap(c -> Stream.of("water", "mineralN", "cropMass").map(f -> "grow/" + c.id() + "/" + f));
-        return Stream.of(ofCover, ofCrop, Stream.of("grow/lowestCover", "grow/leached"))
-                .flatMap(s -> s)
-                .filter(e.figures()::containsKey)
-                .toList();
+    /** What an eye is kept on: of the cover, of the crop after it, and of the whole rotation. */
+    private static Stream<Function<Evaluated, Optional<Figure>>> watched(ReplaySpan span) {
+        String cover = span.coverId();
+        Stream<Function<Evaluated, Optional<Figure>>> ofCover = Stream.of(
+                ofCover(cover, GrownCover::mass),
+                e -> e.cover(cover).grow().flatMap(GrownCover::nitrogen),
+                e -> e.cover(cover).grow().flatMap(GrownCover::carbonToNitrogen),
+                ofCover(cover, GrownCover::residueCover));
+        Stream<Function<Evaluated, Optional<Figure>>> ofCrop = span.next().map(CropInTime::id).stream()
+                .flatMap(id -> Stream.of(
+                        ofCrop(id, GrownCrop::water), ofCrop(id, GrownCrop::mineralN), ofCrop(id, GrownCrop::mass)));
+        Stream<Function<Evaluated, Optional<Figure>>> ofAll =
+                Stream.of(e -> e.rotation().lowestCover(), e -> e.rotation().leached());
+        return Stream.of(ofCover, ofCrop, ofAll).flatMap(s -> s);
+    }
+
+    private static Function<Evaluated, Optional<Figure>> ofCover(String id, Function<GrownCover, Figure> figure) {
+        return e -> e.cover(id).grow().map(figure);
+    }
+
+    private static Function<Evaluated, Optional<Figure>> ofCrop(
+            String id, Function<GrownCrop, Optional<Figure>> figure) {
+        return e -> e.crops().stream()
+                .filter(c -> c.crop().id().equals(id))
+                .findFirst()
+                .flatMap(c -> figure.apply(c.grow()));
     }
 
     private Open open(Season s) {

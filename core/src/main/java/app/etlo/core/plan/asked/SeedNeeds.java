@@ -39,7 +39,7 @@ public final class SeedNeeds {
         return e.covers().stream()
                 .filter(c -> c.sown().map(d -> !d.isBefore(e.asOf())).orElse(true))
                 .flatMap(
-                        c -> c.blend().stream().flatMap(b -> b.rates().stream()).map(r -> need(e, c, r)))
+                        c -> c.mix().blend().stream().flatMap(b -> b.rates().stream()).map(r -> need(e, c, r)))
                 .toList();
     }
 

@@ -1,5 +1,6 @@
 package app.etlo.core.plan.asked;
 
+import java.util.stream.Stream;
 import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.PlantKind;
@@ -33,7 +34,6 @@ public final class Sensitivities {
     public static final Source SPANS = Source.own("round spans of what is not known of a field; one input at a time");
 
     /** Figures that rest on the simulation. */
-    private static final List<String> PREFIXES = List.of("grow/", "mix/");
 
     /** Bands narrower than this share of the middle are of high confidence, than the second of medium. */
     private static final double HIGH_BELOW = 0.5;
@@ -124,10 +124,12 @@ public final class Sensitivities {
     public static Optional<SensitivityView> of(
             Evaluator evaluator, PlanDocument plan, Context context, LocalDate asOf, String figureId) {
         Evaluated usual = evaluator.evaluate(plan, context, asOf);
-        Figure figure = usual.figures().get(figureId);
-        if (figure == null || usual.ground().isEmpty() || PREFIXES.stream().noneMatch(figureId::startsWith)) {
+        Optional<Simulated> found = simulated(usual).filter(s -> s.figure().id().equals(figureId)).findFirst();
+        if (found.isEmpty() || usual.ground().isEmpty()) {
             return Optional.empty();
         }
+        Figure figure = found.get().figure();
+        Optional<String> stand = found.get().standId();
         Unit shown = usual.units().shown(figure.unit());
         List<Move> moves = new ArrayList<>();
         for (Knob k : KNOBS) {
@@ -141,8 +143,7 @@ public final class Sensitivities {
                             shown)
                     .ifPresent(moves::add);
         }
-        cover(figureId)
-                .flatMap(id -> shifted(plan, id, -SHIFT_DAYS)
+        stand.flatMap(id -> shifted(plan, id, -SHIFT_DAYS)
                         .flatMap(early -> shifted(plan, id, SHIFT_DAYS)
                                 .flatMap(late -> move(
                                         "day of sowing",
@@ -155,7 +156,7 @@ public final class Sensitivities {
                 .ifPresent(moves::add);
         moves.sort(Comparator.comparingDouble((Move m) -> -Math.abs(m.high() - m.low())));
         Confidence width = confidence(figure);
-        boolean derived = restsOnDerived(usual, figureId);
+        boolean derived = restsOnDerived(usual, stand);
         Confidence confidence = derived ? width.less() : width;
         return Optional.of(new SensitivityView(
                 EvaluationWriter.figure(figure, usual),
@@ -171,9 +172,9 @@ public final class Sensitivities {
     }
 
     /** Whether over half of the plants of a stand, or of all stands for the whole rotation, are of kinds or species not tuned on. */
-    private static boolean restsOnDerived(Evaluated e, String figureId) {
+    private static boolean restsOnDerived(Evaluated e, Optional<String> standId) {
         PlanGround ground = e.ground().orElseThrow();
-        List<String> of = cover(figureId).filter(id -> !ground.plants(id).isEmpty()).stream()
+        List<String> of = standId.filter(id -> !ground.plants(id).isEmpty()).stream()
                 .toList();
         List<GroundEvents.Standing> plants = ground.standings().stream()
                 .filter(s -> of.isEmpty() || of.contains(s.standId()))
@@ -194,21 +195,43 @@ public final class Sensitivities {
 
     private static Optional<Move> move(
             String input, String from, String to, Evaluated low, Evaluated high, String figureId, Unit shown) {
-        Figure a = low.figures().get(figureId);
-        Figure b = high.figures().get(figureId);
-        if (a == null || b == null) {
+        Optional<Figure> lower = of(low, figureId);
+        Optional<Figure> higher = of(high, figureId);
+        if (lower.isEmpty() || higher.isEmpty()) {
             return Optional.empty();
         }
+        Figure a = lower.get();
+        Figure b = higher.get();
         double lowValue = a.unit().to(shown, a.middle());
         double highValue = b.unit().to(shown, b.middle());
         return Optional.of(new Move(
                 input, from, to, lowValue, highValue, Shown.text(lowValue, shown), Shown.text(highValue, shown)));
     }
 
-    /** The stand that a figure is about: the second part of its id. */
-    private static Optional<String> cover(String figureId) {
-        String[] parts = figureId.split("/");
-        return parts.length > 2 ? Optional.of(parts[1]) : Optional.empty();
+    /**
+     * A figure that rests on the simulation.
+     *
+     * @param standId of the cover or crop it is of; none for the whole rotation
+     */
+    private record Simulated(Figure figure, Optional<String> standId) {}
+
+    private static Stream<Simulated> simulated(Evaluated e) {
+        return Stream.of(
+                        e.covers().stream()
+                                .flatMap(c -> Stream.concat(
+                                                c.grow().stream().flatMap(g -> g.figures().stream()),
+                                                c.mix().outlook().stream().flatMap(o -> o.figures().stream()))
+                                        .map(f -> new Simulated(f, Optional.of(c.id())))),
+                        e.crops().stream()
+                                .flatMap(c -> c.grow().figures().stream()
+                                        .map(f -> new Simulated(
+                                                f, Optional.of(c.crop().id())))),
+                        e.rotation().figures().stream().map(f -> new Simulated(f, Optional.empty())))
+                .flatMap(s -> s);
+    }
+
+    private static Optional<Figure> of(Evaluated e, String figureId) {
+        return Optional.ofNullable(e.figures().get(figureId));
     }
 
     private static Optional<PlanDocument> shifted(PlanDocument plan, String coverId, int days) {

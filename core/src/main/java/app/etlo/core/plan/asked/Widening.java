@@ -1,5 +1,6 @@
 package app.etlo.core.plan.asked;
 
+import app.etlo.core.rotation.WindowResult;
 import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.chapter.Evaluated;
@@ -121,6 +122,7 @@ public final class Widening {
      */
     public static Proposals of(Evaluated e, String windowId) {
         Window window = e.windows().stream()
+                .map(WindowResult::window)
                 .filter(w -> w.id().equals(windowId) && w.kind() == WindowKind.BETWEEN)
                 .findFirst()
                 .orElseThrow(() -> new Refused("/windowId", "the plan has no such window between two crops"));
@@ -164,7 +166,7 @@ public final class Widening {
         boolean mulch = cover.map(c -> c.entry().aims().orElse(List.of()).contains("mulch"))
                         .orElse(false)
                 || cover.flatMap(CoverResult::end)
-                        .map(t -> t.method().id().startsWith("roll"))
+                        .map(t -> t.method().rolls())
                         .orElse(false);
         return mulch ? e.years().flatMap(this::mulchDate) : Optional.empty();
     }
@@ -370,7 +372,7 @@ public final class Widening {
                         .toList(),
                 e.plan().covers(),
                 e.plan().operations());
-        double ha = e.figures().get("field/area").in(Unit.HECTARE);
+        double ha = e.field().area().in(Unit.HECTARE);
         UnitSystem units = e.units();
         Unit shown = units.shown(Unit.HECTARE);
         add(

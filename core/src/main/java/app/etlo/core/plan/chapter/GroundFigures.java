@@ -7,15 +7,16 @@ import static app.etlo.core.plan.growth.MiddleYear.nearest;
 import static app.etlo.core.plan.growth.MiddleYear.percent;
 import static app.etlo.core.plan.growth.MiddleYear.scaled;
 
-import app.etlo.core.advice.Situation;
 import app.etlo.core.ground.GroundCourse;
 import app.etlo.core.ground.GroundCourse.OfGround;
 import app.etlo.core.ground.GroundCourse.OfPlant;
 import app.etlo.core.ground.GroundSoil;
+import app.etlo.core.ground.GrownCover;
+import app.etlo.core.ground.GrownCrop;
 import app.etlo.core.ground.ModelError;
 import app.etlo.core.knowledge.Species;
-import app.etlo.core.mix.Component;
 import app.etlo.core.plan.growth.PlanGround;
+import app.etlo.core.plan.timeline.CoverInTime;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.quantity.UnitSystem;
@@ -30,12 +31,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Consumer;
-import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 
-/** Figures of the simulated ground: what a cover holds when it ends, what a crop finds when it is planted, and the whole rotation. */
-public final class GroundFigures {
+/** The simulated ground: what a cover holds when it ends, and what a crop finds when it is planted and grows to. */
+final class GroundFigures {
     static final Source SIMULATED = Source.own("the ground simulation: docs/simulation.md");
     private static final Formula SIMPLE = Formula.of("From the simulation", "value", SIMULATED, "value");
     private static final Formula NITROGEN = Formula.of(
@@ -63,28 +62,21 @@ public final class GroundFigures {
 
     private final PlanGround ground;
     private final UnitSystem units;
-    private final Consumer<Figure> keep;
-    private final ToDoubleFunction<String> errorOfMass;
 
     /**
      * @param units in which depths are named
-     * @param errorOfMass of the model, by cover: less after field checks
      */
-    GroundFigures(PlanGround ground, UnitSystem units, ToDoubleFunction<String> errorOfMass, Consumer<Figure> keep) {
+    GroundFigures(PlanGround ground, UnitSystem units) {
         this.ground = ground;
         this.units = units;
-        this.keep = keep;
-        this.errorOfMass = errorOfMass;
     }
 
-    void all(List<CropInTime> crops, List<Situation.Cover> covers, boolean southern) {
-        covers.forEach(this::cover);
-        crops.forEach(this::crop);
-        crops.forEach(this::grown);
-        new RotationFigures(ground, keep).all(crops, covers, southern);
-    }
-
-    private void cover(Situation.Cover c) {
+    /**
+     * What stands of a cover when it ends; empty where it is not sown and ended inside the simulation.
+     *
+     * @param errorOfMass of the model for it: less after field checks
+     */
+    Optional<GrownCover> cover(CoverInTime c, double errorOfMass) {
         Optional<LocalDate> end =
                 c.end().map(Termination::date).or(() -> c.next().flatMap(CropInTime::planted));
         List<Integer> plants = ground.plants(c.id());
@@ -92,7 +84,7 @@ public final class GroundFigures {
                 .map(d -> ground.day(d) >= 0 && ground.day(d) < ground.day(end.orElse(d)))
                 .orElse(false);
         if (end.isEmpty() || plants.isEmpty() || !sownInTime || !ground.covers(end.get())) {
-            return;
+            return Optional.empty();
         }
         int record = ground.before(end.get());
         String id = "grow/" + c.id();
@@ -100,32 +92,35 @@ public final class GroundFigures {
         double[] nitrogen = ground.course().sum(record, plants, OfPlant.NITROGEN_KG_HA);
         Band massBand = GroundCourse.band(mass);
         int year = nearest(mass, massBand.middle());
-        keep.accept(tops(c, id + "/mass", plants, record, mass, year));
-        if (mass[year] > 0) {
-            keep.accept(CN.figure(
-                    id + "/cn",
-                    "C:N of what stands when it ends",
-                    Unit.FRACTION,
-                    input("mass", "Dry tops", mass[year], Unit.KG_PER_HA),
-                    input("nitrogen", "Nitrogen in the tops", nitrogen[year], Unit.KG_PER_HA)));
-            Figure percent = PERCENT.figure(
-                    id + "/nitrogenPercent",
-                    "Nitrogen in the dry tops, simulated",
-                    Unit.PERCENT,
-                    input("nitrogen", "Nitrogen in the tops", nitrogen[year], Unit.KG_PER_HA),
-                    input("mass", "Dry tops", mass[year], Unit.KG_PER_HA));
-            keep.accept(percent);
-            keep.accept(banded(
-                    NITROGEN.figure(
-                            id + "/nitrogen",
-                            "Nitrogen in the tops when it ends, simulated",
-                            Unit.KG_PER_HA,
-                            input("mass", "Dry tops", mass[year], Unit.KG_PER_HA),
-                            Input.figure("percent", percent)),
-                    ModelError.widen(around(nitrogen, nitrogen[year]), errorOfMass.applyAsDouble(c.id()))));
-        }
         int after = ground.course().recordOf(ground.day(end.get()) + 6);
-        keep.accept(residueCover(id, "Ground covered by residue a week after it ends", after));
+        Optional<Figure> percent = mass[year] > 0 ? Optional.of(nitrogenPercent(id, mass[year], nitrogen[year])) : Optional.empty();
+        return Optional.of(new GrownCover(
+                tops(c, id + "/mass", plants, record, mass, year, errorOfMass),
+                percent.map(p -> CN.figure(
+                        id + "/cn",
+                        "C:N of what stands when it ends",
+                        Unit.FRACTION,
+                        input("mass", "Dry tops", mass[year], Unit.KG_PER_HA),
+                        input("nitrogen", "Nitrogen in the tops", nitrogen[year], Unit.KG_PER_HA))),
+                percent,
+                percent.map(p -> banded(
+                        NITROGEN.figure(
+                                id + "/nitrogen",
+                                "Nitrogen in the tops when it ends, simulated",
+                                Unit.KG_PER_HA,
+                                input("mass", "Dry tops", mass[year], Unit.KG_PER_HA),
+                                Input.figure("percent", p)),
+                        ModelError.widen(around(nitrogen, nitrogen[year]), errorOfMass))),
+                residueCover(id, "Ground covered by residue a week after it ends", after)));
+    }
+
+    private static Figure nitrogenPercent(String id, double massKgHa, double nitrogenKgHa) {
+        return PERCENT.figure(
+                id + "/nitrogenPercent",
+                "Nitrogen in the dry tops, simulated",
+                Unit.PERCENT,
+                input("nitrogen", "Nitrogen in the tops", nitrogenKgHa, Unit.KG_PER_HA),
+                input("mass", "Dry tops", massKgHa, Unit.KG_PER_HA));
     }
 
     /** By what lies and what stands in the middle year. */
@@ -150,9 +145,15 @@ public final class GroundFigures {
     }
 
     /** What stands when it ends, species by species in the middle year; nothing where winter took it whole. */
-    private Figure tops(Situation.Cover c, String figureId, List<Integer> plants, int record, double[] mass, int year) {
-        Map<String, String> names = c.components().stream()
-                .map(Component::species)
+    private Figure tops(
+            CoverInTime c,
+            String figureId,
+            List<Integer> plants,
+            int record,
+            double[] mass,
+            int year,
+            double errorOfMass) {
+        Map<String, String> names = c.species().stream()
                 .collect(Collectors.toMap(Species::id, Species::name, (a, b) -> a));
         List<Input> parts = new ArrayList<>();
         for (int i = 0; i < plants.size(); i++) {
@@ -164,24 +165,24 @@ public final class GroundFigures {
                 .figure(figureId, "Dry tops that stand when it ends", Unit.T_PER_HA, parts);
         return banded(
                 f,
-                ModelError.widen(around(mass, mass[year]), errorOfMass.applyAsDouble(c.id()))
+                ModelError.widen(around(mass, mass[year]), errorOfMass)
                         .map(v -> v / 1000));
     }
 
-    private void crop(CropInTime c) {
-        c.planted().filter(ground::covers).ifPresent(day -> {
-            int record = ground.before(day);
-            String id = "grow/" + c.id();
-            water(id, record);
-            mineralN(id, record);
-            keep.accept(residueCover(id, "Ground covered by residue at planting", record));
-        });
+    GrownCrop crop(CropInTime c) {
+        String id = "grow/" + c.id();
+        Optional<Integer> planted = c.planted().filter(ground::covers).map(ground::before);
+        return new GrownCrop(
+                planted.map(r -> water(id, r)),
+                planted.map(r -> mineralN(id, r)),
+                planted.map(r -> residueCover(id, "Ground covered by residue at planting", r)),
+                grown(c));
     }
 
     /** What a crop has grown to until it is harvested, also where frost ended it ripe before: to compare plans; it is not a yield. */
-    private void grown(CropInTime c) {
+    private Optional<Figure> grown(CropInTime c) {
         List<Integer> plants = ground.plants(c.id());
-        c.harvested().filter(ground::covers).filter(d -> !plants.isEmpty()).ifPresent(day -> {
+        return c.harvested().filter(ground::covers).filter(d -> !plants.isEmpty()).map(day -> {
             Band tHa = GroundCourse.band(
                     scaled(ground.course().sum(ground.before(day), plants, OfPlant.PEAK_KG_HA), 1e-3));
             Figure f = SIMPLE.figure(
@@ -189,12 +190,12 @@ public final class GroundFigures {
                     "Dry tops of the crop at harvest, simulated: to compare plans",
                     Unit.T_PER_HA,
                     input("value", "Dry tops of the crop at harvest", tHa.middle(), Unit.T_PER_HA));
-            keep.accept(banded(f, ModelError.widen(tHa, ModelError.OF_MASS)));
+            return banded(f, ModelError.widen(tHa, ModelError.OF_MASS));
         });
     }
 
     /** Water that roots can draw, layer by layer in the middle year. */
-    private void water(String id, int record) {
+    private Figure water(String id, int record) {
         double[] all = ground.course().ground(record, OfGround.AVAILABLE_WATER_MM);
         int year = nearest(all, GroundCourse.band(all).middle());
         OfGround[] layers = {OfGround.WATER_1, OfGround.WATER_2, OfGround.WATER_3, OfGround.WATER_4, OfGround.WATER_5};
@@ -205,11 +206,11 @@ public final class GroundFigures {
         }
         Figure f = Formula.sum("Water that roots can draw", layers.length)
                 .figure(id + "/water", "Water at planting that roots can draw", Unit.MILLIMETRE, inputs);
-        keep.accept(banded(f, ModelError.widen(around(all, f.middle()), ERROR_OF_GROUND)));
+        return banded(f, ModelError.widen(around(all, f.middle()), ERROR_OF_GROUND));
     }
 
     /** Mineral nitrogen, layer by layer in the middle year: to be set against a soil test of the same depths. */
-    private void mineralN(String id, int record) {
+    private Figure mineralN(String id, int record) {
         double[] all = ground.course().ground(record, OfGround.MINERAL_N_KG_HA);
         int year = nearest(all, GroundCourse.band(all).middle());
         OfGround[] layers = {
@@ -222,7 +223,7 @@ public final class GroundFigures {
         }
         Figure f = Formula.sum("Mineral nitrogen of all layers", layers.length)
                 .figure(id + "/mineralN", "Mineral nitrogen in the soil at planting", Unit.KG_PER_HA, inputs);
-        keep.accept(banded(f, ModelError.widen(around(all, f.middle()), ERROR_OF_NITRATE)));
+        return banded(f, ModelError.widen(around(all, f.middle()), ERROR_OF_NITRATE));
     }
 
     private String layer(int l) {

@@ -6,11 +6,12 @@ import static app.etlo.core.plan.growth.MiddleYear.input;
 import static app.etlo.core.plan.growth.MiddleYear.nearest;
 import static app.etlo.core.plan.growth.MiddleYear.percent;
 
-import app.etlo.core.advice.Situation;
 import app.etlo.core.ground.GroundCourse;
 import app.etlo.core.ground.GroundCourse.OfGround;
+import app.etlo.core.ground.GrownRotation;
 import app.etlo.core.ground.ModelError;
 import app.etlo.core.plan.growth.PlanGround;
+import app.etlo.core.plan.timeline.CoverInTime;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
@@ -26,7 +27,7 @@ import java.time.Month;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.function.Consumer;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -34,7 +35,7 @@ import java.util.stream.Stream;
  * Figures of the whole rotation: days with living roots from its first sowing to its last end, bare days and the barest day once its
  * own residue lies, and what winters leach.
  */
-public final class RotationFigures {
+final class RotationFigures {
     private static final Formula YEARLY =
             Formula.of("A year of the rotation", "days / span * 365.25", GroundFigures.SIMULATED, "days", "span");
     private static final Formula COVER = Formula.of(
@@ -47,18 +48,16 @@ public final class RotationFigures {
     private static final double ERROR_OF_LEACHING = 0.5;
 
     private final PlanGround ground;
-    private final Consumer<Figure> keep;
 
-    RotationFigures(PlanGround ground, Consumer<Figure> keep) {
+    RotationFigures(PlanGround ground) {
         this.ground = ground;
-        this.keep = keep;
     }
 
     /**
      * @param crops and {@code covers} of the rotation, by whose dates its first sowing, first end and last end are found
      */
-    void all(List<CropInTime> crops, List<Situation.Cover> covers, boolean southern) {
-        leached(southern);
+    GrownRotation all(List<CropInTime> crops, List<CoverInTime> covers, boolean southern) {
+        Optional<Figure> leached = leached(southern);
         List<LocalDate> sown = Stream.concat(
                         crops.stream().flatMap(c -> c.planted().stream()),
                         covers.stream().flatMap(c -> c.sown().stream()))
@@ -72,33 +71,35 @@ public final class RotationFigures {
                 .sorted()
                 .toList();
         if (sown.isEmpty()) {
-            return;
+            return new GrownRotation(leached, Optional.empty(), Optional.empty(), Optional.empty());
         }
         GroundCourse course = ground.course();
         boolean ended = !ends.isEmpty() && !ends.get(ends.size() - 1).isBefore(sown.get(sown.size() - 1));
         int to = ended ? ground.before(ends.get(ends.size() - 1)) : course.records() - 1;
         int first = ground.before(sown.get(0));
-        if (to > first) {
-            keep.accept(yearly(
-                    "grow/livingRootDays",
-                    "Days a year with living roots",
-                    OfGround.LIVING_ROOT_DAYS,
-                    "Days from the first sowing to the last end",
-                    first,
-                    to));
-        }
         // what lay there before anything of the plan was cut or killed is not known
         int firstEnd = ends.isEmpty() ? to : ground.before(ends.get(0));
-        if (to > firstEnd) {
-            keep.accept(yearly(
-                    "grow/bareDays",
-                    "Days a year with under 30 % covered after the first stand has ended",
-                    OfGround.BARE_DAYS,
-                    "Days from the first end to the last",
-                    firstEnd,
-                    to));
-            keep.accept(lowestCover(firstEnd, to));
-        }
+        return new GrownRotation(
+                leached,
+                to > first
+                        ? Optional.of(yearly(
+                                "grow/livingRootDays",
+                                "Days a year with living roots",
+                                OfGround.LIVING_ROOT_DAYS,
+                                "Days from the first sowing to the last end",
+                                first,
+                                to))
+                        : Optional.empty(),
+                to > firstEnd
+                        ? Optional.of(yearly(
+                                "grow/bareDays",
+                                "Days a year with under 30 % covered after the first stand has ended",
+                                OfGround.BARE_DAYS,
+                                "Days from the first end to the last",
+                                firstEnd,
+                                to))
+                        : Optional.empty(),
+                to > firstEnd ? Optional.of(lowestCover(firstEnd, to)) : Optional.empty());
     }
 
     /** The barest day of the middle year, by what leaves and what residue covered on it. */
@@ -122,7 +123,7 @@ public final class RotationFigures {
     }
 
     /** Nitrogen lost below the soil in the half years of risk, October to March or April to September, winter by winter. */
-    private void leached(boolean southern) {
+    private Optional<Figure> leached(boolean southern) {
         double[] sum = new double[ground.course().members()];
         List<double[]> winters = new ArrayList<>();
         List<String> names = new ArrayList<>();
@@ -145,7 +146,7 @@ public final class RotationFigures {
             }
         }
         if (winters.isEmpty()) {
-            return;
+            return Optional.empty();
         }
         int n = winters.size();
         double[] each = Arrays.stream(sum).map(v -> v / n).toArray();
@@ -166,7 +167,7 @@ public final class RotationFigures {
                         "Nitrogen leached in a winter: to compare plans, not a promise",
                         Unit.KG_PER_HA,
                         inputs);
-        keep.accept(banded(f, ModelError.widen(around(each, f.middle()), ERROR_OF_LEACHING)));
+        return Optional.of(banded(f, ModelError.widen(around(each, f.middle()), ERROR_OF_LEACHING)));
     }
 
     /** Days between two records that were counted, as days of a year. */

@@ -14,6 +14,7 @@ import app.etlo.core.quantity.Unit;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.termination.Quadrat;
 import app.etlo.core.working.Figure;
+import app.etlo.core.working.Figured;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -68,14 +69,9 @@ public final class FieldChecks {
             double stageChange,
             double heightFactor,
             String said,
-            List<Figure> figures) {
-        public Optional<String> figureId() {
-            return figures.stream()
-                    .map(Figure::id)
-                    .filter(f -> f.endsWith("/factor"))
-                    .findFirst();
-        }
-    }
+            Optional<Figure> factor,
+            List<Figure> figures)
+            implements Figured {}
 
     /** The checks up to a day in time; what is dated later was not seen yet. */
     static List<Check> inTime(PlanDocument plan, LocalDate asOf) {
@@ -142,6 +138,7 @@ public final class FieldChecks {
 
         private final List<Figure> figures = new ArrayList<>();
         private final List<String> said = new ArrayList<>();
+        private Optional<Figure> factor = Optional.empty();
         private double massFactor = 1;
         private double standFactor = 1;
         private double errorLeft = ModelError.OF_MASS;
@@ -207,6 +204,7 @@ public final class FieldChecks {
                     stageChange,
                     heightFactor,
                     said.isEmpty() ? "nothing measured yet" : String.join("; ", said),
+                    factor,
                     figures);
         }
 
@@ -266,7 +264,7 @@ public final class FieldChecks {
                 said.add(both);
                 return;
             }
-            Figure factor = WeighedForecast.factor(
+            Figure factorOfHeight = WeighedForecast.factor(
                     id + "/heightFactor",
                     "height",
                     Unit.METRE,
@@ -275,8 +273,8 @@ public final class FieldChecks {
                     seenM,
                     ERROR_OF_MEASURE * seenM,
                     1);
-            figures.add(factor);
-            heightFactor = factor.middle();
+            figures.add(factorOfHeight);
+            heightFactor = factorOfHeight.middle();
             said.add(both + ": from here on × " + Shown.text(heightFactor, Unit.FRACTION) + " in height");
         }
 
@@ -320,7 +318,7 @@ public final class FieldChecks {
         private void weigh(
                 String what, Unit unit, double forecast, double seen, double seenSd, int samples, boolean ofMass) {
             double forecastSd = ModelError.OF_MASS * forecast;
-            Figure factor = WeighedForecast.factor(
+            Figure weighed = WeighedForecast.factor(
                     id + (ofMass ? "/factor" : "/standFactor"),
                     what,
                     unit,
@@ -329,10 +327,11 @@ public final class FieldChecks {
                     seen,
                     seenSd,
                     samples);
-            figures.removeIf(f -> f.id().equals(factor.id()));
-            figures.add(factor);
+            figures.removeIf(f -> f.id().equals(weighed.id()));
+            figures.add(weighed);
             if (ofMass) {
-                massFactor = factor.middle();
+                factor = Optional.of(weighed);
+                massFactor = weighed.middle();
                 errorLeft = Math.max(
                         LEAST_ERROR_LEFT,
                         WeighedForecast.errorAfter(forecastSd, seenSd) / (forecast * Math.max(0.1, massFactor)));

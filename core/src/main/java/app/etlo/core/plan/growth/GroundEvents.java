@@ -1,6 +1,6 @@
 package app.etlo.core.plan.growth;
 
-import app.etlo.core.advice.Situation;
+import app.etlo.core.plan.timeline.CoverInTime;
 import app.etlo.core.ground.GroundEvent;
 import app.etlo.core.ground.GroundEvent.Kill;
 import app.etlo.core.ground.GroundPlant;
@@ -97,7 +97,7 @@ public final class GroundEvents {
             Knowledge knowledge,
             LocalDate from,
             List<CropInTime> crops,
-            List<Situation.Cover> covers,
+            List<CoverInTime> covers,
             Timeline timeline,
             Map<String, Double> fedKgHa,
             Map<String, List<MixForecast.Sown>> mixes,
@@ -169,12 +169,12 @@ public final class GroundEvents {
                         false));
     }
 
-    private List<MixForecast.Sown> mix(Situation.Cover c) {
+    private List<MixForecast.Sown> mix(CoverInTime c) {
         return c.blend().map(b -> MixBench.sown(b.rates())).orElse(List.of());
     }
 
     /** Plants that come up; a mix's share of the full rate already allows for what its way of sowing loses. */
-    private List<Sown> cover(Situation.Cover c, List<MixForecast.Sown> mix) {
+    private List<Sown> cover(CoverInTime c, List<MixForecast.Sown> mix) {
         return c.sown().stream()
                 .flatMap(d -> mix.stream()
                         .map(m -> new Sown(
@@ -183,7 +183,7 @@ public final class GroundEvents {
                                 Optional.of(m.species()),
                                 plant(knowledge, m.species()),
                                 SeedRate.EMERGES_PERCENT / 100 * seedsM2(m),
-                                c.use().onSurface())))
+                                c.sowing().method().onSurface())))
                 .toList();
     }
 
@@ -248,7 +248,7 @@ public final class GroundEvents {
     }
 
     /** A cover without an end is taken to end when the next crop is planted; one that winter is to end gets no help. */
-    private void end(Situation.Cover c, List<Timeline.Ending> endings) {
+    private void end(CoverInTime c, List<Timeline.Ending> endings) {
         if (endings.isEmpty()) {
             c.end()
                     .map(Termination::date)

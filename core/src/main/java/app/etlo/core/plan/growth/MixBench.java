@@ -1,6 +1,7 @@
 package app.etlo.core.plan.growth;
 
-import app.etlo.core.field.SoilProfile;
+import app.etlo.core.plan.timeline.CoverInTime;
+import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.CompetitionForecast;
@@ -15,7 +16,6 @@ import app.etlo.core.mix.MixSeason;
 import app.etlo.core.mix.Prospect;
 import app.etlo.core.mix.SeedRate;
 import app.etlo.core.plan.document.FieldEntry;
-import app.etlo.core.plan.document.PlanDocument.CoverEntry;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.Window;
@@ -35,33 +35,27 @@ import java.util.function.UnaryOperator;
 public record MixBench(MixForecast forecast, MixPlace place) {
 
     /** Of a cover; empty without weather, or where neither dates nor a window say when it grows. */
-    public static Optional<MixBench> of(
-            FieldEntry field,
-            CoverEntry cover,
-            Optional<Window> window,
-            Optional<LocalDate> sown,
-            List<Termination> endings,
-            Optional<CropInTime> previous,
-            Optional<CropInTime> next,
-            Optional<YearsAhead> years,
-            SoilProfile soil) {
-        Optional<Termination> end = endings.stream().findFirst();
-        Optional<LocalDate> from = sown.or(() -> window.map(Window::from));
-        Optional<LocalDate> to = end.map(Termination::date).or(() -> window.map(Window::to));
+    public static Optional<MixBench> of(PlanInTime plan, CoverInTime cover) {
+        FieldEntry field = plan.context().field();
+        Optional<YearsAhead> years = plan.years();
+        Optional<Termination> end = cover.end();
+        Optional<LocalDate> from = cover.sown().or(() -> cover.window().map(Window::from));
+        Optional<LocalDate> to =
+                end.map(Termination::date).or(() -> cover.window().map(Window::to));
         if (years.isEmpty() || from.isEmpty() || to.isEmpty() || !from.get().isBefore(to.get())) {
             return Optional.empty();
         }
-        MixSeason season = new MixSeason(years.get(), from.get(), to.get(), soil.availableMm());
+        MixSeason season = new MixSeason(years.get(), from.get(), to.get(), plan.soil().availableMm());
         MixPlace place = new MixPlace(
-                next,
-                previous.map(CropInTime::crop),
-                cover.place().relation().equals("into")
-                        ? cover.place().kind().or(() -> window.map(Window::kind))
-                        : Optional.empty(),
+                cover.next(),
+                cover.previous().map(CropInTime::crop),
+                cover.standing()
+                        .flatMap(s ->
+                                cover.entry().place().kind().or(() -> cover.window().map(Window::kind))),
                 end.map(e -> new MixPlace.End(
                         e.date(),
                         e.method(),
-                        endings.stream().skip(1).map(Termination::method).toList())),
+                        cover.endings().stream().skip(1).map(Termination::method).toList())),
                 ph(field),
                 field.drainage(),
                 field.tileDepth().map(q -> q.in(Unit.CENTIMETRE)),
@@ -80,7 +74,7 @@ public record MixBench(MixForecast forecast, MixPlace place) {
                                 r.intervalMonths().map(m -> r.appliedOn().plusDays(Math.round(m * 30.44)))))
                         .toList(),
                 names(field.noxiousList()),
-                cover.aims().orElse(List.of()));
+                cover.entry().aims().orElse(List.of()));
         return Optional.of(new MixBench(new CompetitionForecast(season), place));
     }
 
@@ -123,7 +117,7 @@ public record MixBench(MixForecast forecast, MixPlace place) {
     }
 
     /** What the rates of a mix grow into. */
-    Optional<MixOutlook> outlook(String prefix, List<SeedRate> rates) {
+    public Optional<MixOutlook> outlook(String prefix, List<SeedRate> rates) {
         return MixOutlook.of(prefix, sown(rates), forecast, place);
     }
 

@@ -1,24 +1,22 @@
 package app.etlo.core.plan.shown;
 
+import java.util.Comparator;
+import app.etlo.core.nitrogen.LeftToBuy;
+import app.etlo.core.plan.chapter.Evaluated.CoverResult;
+import app.etlo.core.plan.chapter.Evaluated.CropResult;
+import app.etlo.core.working.Figured;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.shown.Evaluation.FigureView;
 import app.etlo.core.working.Figure;
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
-import java.util.regex.Pattern;
 
 /** Several plans of one field side by side: the figures that a choice between them rests on, with what differs from the first. */
 public final class ComparedPlans {
-    /** What the ground gives, what is left to buy, and how much it is disturbed. */
-    private static final Pattern TELLING =
-            Pattern.compile("grow/.*|feed/[^/]+/(leftToBuy|productCost)|plant/[^/]+/rating");
-
     private ComparedPlans() {}
 
     /**
@@ -30,77 +28,77 @@ public final class ComparedPlans {
     public record ComparedFigure(
             String id, String label, List<Optional<FigureView>> figures, List<Optional<String>> differences) {}
 
-    /** The figures in the order of the first plan that has them. */
+    private enum Place {
+        COVER,
+        CROP,
+        ROTATION,
+        BOUGHT,
+        DISTURBED
+    }
+
+    private record Line(Place place, String subject, Figure figure) {}
+
+    /** What the ground gives, what is left to buy, and how much it is disturbed; a figure of a later plan alone comes last. */
     public static List<ComparedFigure> of(List<Evaluated> plans) {
-        Set<String> ids = new LinkedHashSet<>();
-        plans.stream()
-                .flatMap(e -> e.figures().keySet().stream())
-                .filter(id -> TELLING.matcher(id).matches())
-                .sorted(Comparator.comparingInt((String id) -> rank(plans, id)).thenComparing(id -> id))
-                .forEach(ids::add);
-        List<ComparedFigure> found = new ArrayList<>();
-        for (String id : ids) {
-            List<Figure> all = new ArrayList<>();
-            plans.forEach(e -> all.add(e.figures().get(id)));
-            String label = all.stream()
-                    .filter(Objects::nonNull)
-                    .map(Figure::label)
-                    .findFirst()
-                    .orElse(id);
-            List<Optional<FigureView>> views = new ArrayList<>();
-            List<Optional<String>> differences = new ArrayList<>();
-            for (int i = 0; i < plans.size(); i++) {
-                Evaluated e = plans.get(i);
-                Optional<Figure> f = Optional.ofNullable(all.get(i));
-                views.add(f.map(x -> EvaluationWriter.figure(x, e)));
-                differences.add(
-                        i == 0
-                                ? Optional.empty()
-                                : Optional.ofNullable(all.get(0))
-                                        .flatMap(a -> f.map(b -> FigureDifference.of(a, b, e.units()))));
-            }
-            found.add(new ComparedFigure(id, subject(plans, id) + label, views, differences));
-        }
-        return found;
+        List<Map<String, Line>> lines = plans.stream().map(ComparedPlans::lines).toList();
+        Map<String, Line> all = new LinkedHashMap<>();
+        lines.forEach(own -> own.forEach(all::putIfAbsent));
+        return all.entrySet().stream()
+                .sorted(Comparator.comparing(line -> line.getValue().place()))
+                .map(line -> compared(
+                        plans,
+                        line.getValue(),
+                        lines.stream()
+                                .map(own -> Optional.ofNullable(own.get(line.getKey()))
+                                        .map(Line::figure))
+                                .toList()))
+                .toList();
     }
 
-    /** Covers before crops, crops before the whole rotation, then what is bought and disturbed. */
-    private static int rank(List<Evaluated> plans, String id) {
-        if (!id.startsWith("grow/")) {
-            return id.startsWith("feed/") ? 3 : 4;
+    private static ComparedFigure compared(List<Evaluated> plans, Line line, List<Optional<Figure>> figures) {
+        List<Optional<FigureView>> views = new ArrayList<>();
+        List<Optional<String>> differences = new ArrayList<>();
+        for (int i = 0; i < plans.size(); i++) {
+            Evaluated e = plans.get(i);
+            Optional<Figure> f = figures.get(i);
+            views.add(f.map(x -> EvaluationWriter.figure(x, e)));
+            differences.add(
+                    i == 0
+                            ? Optional.empty()
+                            : figures.get(0).flatMap(a -> f.map(b -> FigureDifference.of(a, b, e.units()))));
         }
-        String[] parts = id.split("/");
-        boolean cover = parts.length == 3
-                && plans.stream()
-                        .anyMatch(e ->
-                                e.covers().stream().anyMatch(c -> c.entry().id().equals(parts[1])));
-        return cover ? 0 : parts.length == 3 ? 1 : 2;
+        return new ComparedFigure(
+                line.figure().id(), line.subject() + line.figure().label(), views, differences);
     }
 
-    /** Says of which cover or crop a figure is, in words. */
-    private static String subject(List<Evaluated> plans, String id) {
-        String[] parts = id.split("/");
-        if (parts.length < 3) {
-            return "";
-        }
-        return plans.stream()
-                .flatMap(e -> e.covers().stream()
-                        .filter(c -> c.entry().id().equals(parts[1]))
-                        .map(c -> "Cover"
-                                + c.next()
-                                        .map(n -> " before " + n.crop().name().toLowerCase(Locale.ROOT))
-                                        .orElse("")))
-                .findFirst()
-                .or(() -> plans.stream()
-                        .flatMap(e -> e.crops().stream()
-                                .filter(c -> c.crop().id().equals(parts[1]))
-                                .map(c -> c.crop().crop().name()
-                                        + c.crop()
-                                                .planted()
-                                                .map(d -> " " + d.getYear())
-                                                .orElse("")))
-                        .findFirst())
-                .map(s -> s + ": ")
-                .orElse("");
+    /** Covers before crops, crops before the whole rotation, then what is bought and disturbed; by figure. */
+    private static Map<String, Line> lines(Evaluated e) {
+        Map<String, Line> lines = new LinkedHashMap<>();
+        e.covers().forEach(c -> c.grow().ifPresent(g -> add(lines, Place.COVER, words(c), g.figures())));
+        e.crops().forEach(c -> add(lines, Place.CROP, words(c), c.grow().figures()));
+        add(lines, Place.ROTATION, "", e.rotation().figures());
+        e.crops().forEach(c -> {
+            Optional<LeftToBuy> bought = c.feed().bought();
+            add(
+                    lines,
+                    Place.BOUGHT,
+                    words(c),
+                    Figured.present(bought.map(LeftToBuy::left), bought.flatMap(LeftToBuy::costPerHa)));
+            add(lines, Place.DISTURBED, words(c), Figured.present(c.plant().rating()));
+        });
+        return lines;
+    }
+
+    private static void add(Map<String, Line> lines, Place place, String subject, List<Figure> figures) {
+        figures.forEach(f -> lines.put(f.id(), new Line(place, subject, f)));
+    }
+
+    private static String words(CoverResult c) {
+        return "Cover" + c.next().map(n -> " before " + n.crop().name().toLowerCase(Locale.ROOT)).orElse("") + ": ";
+    }
+
+    private static String words(CropResult c) {
+        return c.crop().crop().name()
+                + c.crop().planted().map(d -> " " + d.getYear()).orElse("") + ": ";
     }
 }

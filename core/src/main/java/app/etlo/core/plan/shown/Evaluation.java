@@ -1,12 +1,19 @@
 package app.etlo.core.plan.shown;
 
+import app.etlo.core.plan.shown.ChapterViews.EndChapterView;
+import app.etlo.core.plan.shown.ChapterViews.FeedChapterView;
+import app.etlo.core.plan.shown.ChapterViews.FieldView;
+import app.etlo.core.plan.shown.ChapterViews.GrowView;
+import app.etlo.core.plan.shown.ChapterViews.MixChapterView;
+import app.etlo.core.plan.shown.ChapterViews.PlantChapterView;
+import app.etlo.core.plan.shown.ChapterViews.SowChapterView;
+import app.etlo.core.plan.shown.ChapterViews.WindowView;
 import app.etlo.core.advice.MissingFact;
 import app.etlo.core.advice.Step;
 import app.etlo.core.advice.Weight;
 import app.etlo.core.knowledge.Group;
 import app.etlo.core.plan.document.PlanDocument.AnswerEntry;
 import app.etlo.core.quantity.UnitSystem;
-import app.etlo.core.rotation.WindowKind;
 import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
 import java.time.Instant;
@@ -15,18 +22,30 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** What the screen, the PDF and other programs read of an evaluated plan: figures written out in the farm's units. */
+/**
+ * What the screen, the PDF and other programs read of an evaluated plan, chapter by chapter: figures written out in the farm's
+ * units. Chapters that were not asked for are empty.
+ *
+ * @param mix by cover, as {@code sow} and {@code end} are
+ * @param plant by crop, as {@code feed} is
+ */
 public record Evaluation(
         String planId,
         LocalDate asOf,
         String coreVersion,
         UnitSystem units,
         String currency,
-        Map<String, FigureView> figures,
+        Optional<FieldView> field,
         List<WindowView> windows,
         List<CropView> crops,
         List<CoverView> covers,
-        SectionView section,
+        Map<String, MixChapterView> mix,
+        Map<String, SowChapterView> sow,
+        Optional<GrowView> grow,
+        Map<String, EndChapterView> end,
+        Map<String, PlantChapterView> plant,
+        Map<String, FeedChapterView> feed,
+        Optional<SectionView> section,
         List<NoteView> notes,
         List<LedgerLine> ledger,
         Optional<NextDecision> next,
@@ -53,23 +72,6 @@ public record Evaluation(
             Optional<String> high,
             Optional<Double> lowValue,
             Optional<Double> highValue) {}
-
-    /**
-     * @param afterCropId the crop harvested, or the crop it lies in
-     * @param sowUntil last day its kind allows sowing
-     * @param figures under which its figures stand
-     */
-    public record WindowView(
-            String id,
-            WindowKind kind,
-            String words,
-            String afterCropId,
-            Optional<String> beforeCropId,
-            LocalDate from,
-            LocalDate to,
-            LocalDate sowUntil,
-            String figures,
-            String usualMethod) {}
 
     /** A date as it falls in a middle year, with how it is found where it was not typed. */
     public record DateView(
@@ -143,46 +145,8 @@ public record Evaluation(
             Optional<LocalDate> sown,
             Optional<LocalDate> ended,
             Optional<String> endMethod,
-            List<RateView> rates,
-            List<BoxView> boxes,
-            List<InoculantView> inoculants,
             Optional<String> windowId,
-            List<LatestView> latest,
-            boolean judged,
-            List<CheckView> checks) {}
-
-    /**
-     * A field check as weighed against the forecast of its day.
-     *
-     * @param said what it found and what it does, in words
-     * @param figureId of the factor on growth, where there is one
-     */
-    public record CheckView(String id, LocalDate on, String said, Optional<String> figureId) {}
-
-    /** Latest useful sowing of one species: the last day from which 5, 8 and 9 years in 10 reach a useful stand. */
-    public record LatestView(
-            String species,
-            String name,
-            Optional<LocalDate> half,
-            Optional<LocalDate> mostYears,
-            Optional<LocalDate> nearlyAll,
-            int years,
-            Optional<String> figureId) {}
-
-    /** One species of a mix; its figures are under {@code mix/<cover>/<species>/}. */
-    public record RateView(String species, String name, Group group, boolean smallBox) {}
-
-    public record BoxView(
-            String id,
-            String name,
-            List<String> species,
-            String rateFigure,
-            String catchFigure,
-            String densityFigure,
-            Optional<String> fillsFigure) {}
-
-    /** Rhizobium that must be mixed in, by group. */
-    public record InoculantView(String group, List<String> species, String figure) {}
+            boolean judged) {}
 
     /**
      * A note with the answer that still holds.
@@ -208,7 +172,7 @@ public record Evaluation(
             Optional<AnswerEntry> answer) {}
 
     /** A consequence that stays on the screen beside the crop it belongs to. */
-    public record LedgerLine(String cropId, String label, String figureId) {}
+    public record LedgerLine(String cropId, String label, FigureView figure) {}
 
     /** Something to be decided or done by a day. */
     public record DecisionView(

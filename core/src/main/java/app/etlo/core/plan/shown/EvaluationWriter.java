@@ -1,28 +1,27 @@
 package app.etlo.core.plan.shown;
 
+import java.util.EnumSet;
+import java.util.function.BiConsumer;
+import app.etlo.core.nitrogen.LeftToBuy;
+import app.etlo.core.rotation.Window;
+import app.etlo.core.termination.Stand;
+import java.util.Set;
 import app.etlo.core.advice.Note;
 import app.etlo.core.advice.Step;
 import app.etlo.core.mix.Blend;
-import app.etlo.core.mix.SeedBox;
-import app.etlo.core.mix.SeedRate;
-import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
 import app.etlo.core.plan.chapter.Evaluated.CropResult;
-import app.etlo.core.plan.shown.Evaluation.BoxView;
 import app.etlo.core.plan.shown.Evaluation.CoverView;
 import app.etlo.core.plan.shown.Evaluation.CropView;
 import app.etlo.core.plan.shown.Evaluation.DateView;
 import app.etlo.core.plan.shown.Evaluation.DecisionView;
 import app.etlo.core.plan.shown.Evaluation.FigureView;
-import app.etlo.core.plan.shown.Evaluation.LatestView;
 import app.etlo.core.plan.shown.Evaluation.LedgerLine;
 import app.etlo.core.plan.shown.Evaluation.NextDecision;
 import app.etlo.core.plan.shown.Evaluation.NoteView;
 import app.etlo.core.plan.shown.Evaluation.PassView;
-import app.etlo.core.plan.shown.Evaluation.RateView;
 import app.etlo.core.plan.shown.Evaluation.WeatherView;
-import app.etlo.core.plan.shown.Evaluation.WindowView;
 import app.etlo.core.plan.timeline.PlantingSystems;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Said;
@@ -35,7 +34,6 @@ import app.etlo.core.working.Figure;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -48,36 +46,41 @@ public final class EvaluationWriter {
 
     private EvaluationWriter() {}
 
+    /** All of it. */
     public static Evaluation write(Evaluated e) {
-        String currency = e.context().farm().currency();
-        Map<String, FigureView> figures = new LinkedHashMap<>();
-        FigureTexts texts = FigureTexts.of(e);
-        e.figures().forEach((id, f) -> figures.put(id, figure(f, e.units(), currency, texts)));
+        return write(e, EnumSet.allOf(Part.class));
+    }
+
+    /**
+     * Some of it.
+     *
+     * @param parts that are written; names, dates and what is next always are
+     */
+    public static Evaluation write(Evaluated e, Set<Part> parts) {
+        ChapterWriter chapters = new ChapterWriter(e);
         return new Evaluation(
                 e.plan().id(),
                 e.asOf(),
                 CORE_VERSION,
                 e.units(),
-                currency,
-                figures,
-                e.windows().stream()
-                        .map(w -> new WindowView(
-                                w.id(),
-                                w.kind(),
-                                w.kind().words(),
-                                w.after(),
-                                w.before(),
-                                w.from(),
-                                w.to(),
-                                w.sowUntil(),
-                                w.figures(),
-                                w.kind().usualMethod()))
-                        .toList(),
+                e.context().farm().currency(),
+                parts.contains(Part.FIELD) ? Optional.of(chapters.field()) : Optional.empty(),
+                parts.contains(Part.WINDOWS)
+                        ? e.windows().stream().map(chapters::window).toList()
+                        : List.of(),
                 e.crops().stream().map(c -> crop(c, e)).toList(),
                 e.covers().stream().map(EvaluationWriter::cover).toList(),
-                SectionWriter.write(e),
-                e.notes().stream().map(n -> note(n, e)).toList(),
-                ledger(e),
+                parts.contains(Part.MIX) ? chapters.covers(chapters::mix) : Map.of(),
+                parts.contains(Part.SOW) ? chapters.covers(chapters::sow) : Map.of(),
+                parts.contains(Part.GROW) ? Optional.of(chapters.grow()) : Optional.empty(),
+                parts.contains(Part.END) ? chapters.covers(chapters::end) : Map.of(),
+                parts.contains(Part.PLANT) ? chapters.crops(chapters::plant) : Map.of(),
+                parts.contains(Part.FEED) ? chapters.crops(chapters::feed) : Map.of(),
+                parts.contains(Part.SECTION) ? Optional.of(SectionWriter.write(e)) : Optional.empty(),
+                parts.contains(Part.NOTES)
+                        ? e.notes().stream().map(n -> note(n, e)).toList()
+                        : List.of(),
+                parts.contains(Part.LEDGER) ? ledger(e, chapters) : List.of(),
                 next(e),
                 e.dates().entrySet().stream()
                         .map(d -> new DateView(
@@ -100,17 +103,6 @@ public final class EvaluationWriter {
                         .map(d -> new DecisionView(
                                 d.what(), d.by(), d.step(), d.subject(), e.said(d.because()), d.figureId()))
                         .toList());
-    }
-
-    public static LatestView latest(UsefulSowing u) {
-        return new LatestView(
-                u.species().id(),
-                u.species().name(),
-                u.half(),
-                u.mostYears(),
-                u.nearlyAll(),
-                u.years(),
-                u.figure().map(Figure::id));
     }
 
     /** A figure of an evaluation, written as everywhere else in it. */
@@ -157,11 +149,11 @@ public final class EvaluationWriter {
                 c.crop().crop().testWeightLbBu().isPresent(),
                 new PlantingSystems(e.plan(), e.knowledge()).of(c.crop().id()),
                 c.passes().stream()
-                        .map(p -> pass("plant/" + c.crop().id(), p, c.planting().contains(p)))
+                        .map(p -> pass(c.plant().ratings(), p, c.planting().contains(p)))
                         .toList());
     }
 
-    static PassView pass(String prefix, Pass p, boolean planting) {
+    static PassView pass(Map<String, Figure> ratings, Pass p, boolean planting) {
         return new PassView(
                 p.id(),
                 p.date(),
@@ -170,7 +162,7 @@ public final class EvaluationWriter {
                 p.shareDisturbed(),
                 planting,
                 p.operation().use().equals("strip"),
-                prefix + "/" + p.id() + "/rating");
+                ratings.get(p.id()).id());
     }
 
     public static String name(CoverResult c) {
@@ -184,44 +176,15 @@ public final class EvaluationWriter {
     }
 
     private static CoverView cover(CoverResult c) {
-        List<SeedBox> boxes = c.blend().map(Blend::boxes).orElse(List.of());
         return new CoverView(
-                c.entry().id(),
+                c.id(),
                 name(c),
                 c.next().map(n -> n.id()),
                 c.sown(),
                 c.end().map(t -> t.date()),
                 c.end().map(t -> t.method().name()),
-                c.blend().map(Blend::rates).orElse(List.of()).stream()
-                        .map(r -> rate(r, boxes))
-                        .toList(),
-                boxes.stream()
-                        .map(b -> new BoxView(
-                                b.id(),
-                                b.name(),
-                                b.species(),
-                                b.rateKgHa().id(),
-                                b.catchG().id(),
-                                b.densityKgL().id(),
-                                b.fills().map(Figure::id)))
-                        .toList(),
-                c.blend().map(Blend::inoculants).orElse(List.of()).stream()
-                        .map(i -> new Evaluation.InoculantView(
-                                i.group(), i.species(), i.amountG().id()))
-                        .toList(),
                 c.window().map(w -> w.id()),
-                c.useful().stream().map(EvaluationWriter::latest).toList(),
-                c.bench().isPresent(),
-                c.checks().stream()
-                        .map(k -> new Evaluation.CheckView(k.id(), k.on(), k.said(), k.figureId()))
-                        .toList());
-    }
-
-    private static RateView rate(SeedRate r, List<SeedBox> boxes) {
-        var species = r.component().species();
-        boolean small = boxes.stream()
-                .anyMatch(b -> b.id().endsWith("small") && b.species().contains(species.id()));
-        return new RateView(species.id(), species.name(), species.group(), small);
+                c.bench().isPresent());
     }
 
     private static NoteView note(Note n, Evaluated e) {
@@ -256,7 +219,7 @@ public final class EvaluationWriter {
                 .findFirst()
                 .map(c -> c.crop().name() + year(c.harvested().or(c::planted)));
         return crop.or(() -> e.covers().stream()
-                        .filter(c -> c.entry().id().equals(id))
+                        .filter(c -> c.id().equals(id))
                         .findFirst()
                         .map(c -> coverInPlace(c, e)))
                 .orElse("This field");
@@ -279,29 +242,24 @@ public final class EvaluationWriter {
         return day.map(d -> " " + d.getYear()).orElse("");
     }
 
-    private static List<LedgerLine> ledger(Evaluated e) {
+    private static List<LedgerLine> ledger(Evaluated e, ChapterWriter chapters) {
         List<LedgerLine> lines = new ArrayList<>();
         for (CropResult c : e.crops()) {
-            String id = c.crop().id();
-            line(lines, e, id, "Days in the window", "window/" + id + "/days");
-            c.cover().ifPresent(v -> {
-                line(lines, e, id, "Live seeds sown", "mix/" + v + "/seeds");
-                line(lines, e, id, "Seed cost", "mix/" + v + "/costPerHa");
-                line(lines, e, id, "Dead before planting", "end/" + v + "/daysBeforePlanting");
-                line(lines, e, id, "Nitrogen in the tops", "end/" + v + "/nitrogenInTops");
+            BiConsumer<String, Optional<Figure>> line = (label, figure) ->
+                    figure.ifPresent(f -> lines.add(new LedgerLine(c.crop().id(), label, chapters.view(f))));
+            line.accept("Days in the window", e.windowAhead(c.crop().id()).map(Window::days));
+            c.cover().map(e::cover).ifPresent(v -> {
+                line.accept("Live seeds sown", v.mix().blend().map(Blend::seedsM2));
+                line.accept("Seed cost", v.mix().blend().flatMap(Blend::costPerHa));
+                line.accept("Dead before planting", v.ending().daysBeforePlanting());
+                line.accept("Nitrogen in the tops", v.ending().stand().map(Stand::nitrogenInTops));
             });
-            line(lines, e, id, "Ground disturbed, planting", "plant/" + id + "/disturbed");
-            line(lines, e, id, "Soil disturbance, whole crop", "plant/" + id + "/rating");
-            line(lines, e, id, "Nitrogen planned", "feed/" + id + "/planned");
-            line(lines, e, id, "Nitrogen left to buy", "feed/" + id + "/leftToBuy");
+            line.accept("Ground disturbed, planting", c.plant().disturbed());
+            line.accept("Soil disturbance, whole crop", c.plant().rating());
+            line.accept("Nitrogen planned", c.feed().planned());
+            line.accept("Nitrogen left to buy", c.feed().bought().map(LeftToBuy::left));
         }
         return List.copyOf(lines);
-    }
-
-    private static void line(List<LedgerLine> lines, Evaluated e, String cropId, String label, String figureId) {
-        if (e.figures().containsKey(figureId)) {
-            lines.add(new LedgerLine(cropId, label, figureId));
-        }
     }
 
     private static Optional<NextDecision> next(Evaluated e) {

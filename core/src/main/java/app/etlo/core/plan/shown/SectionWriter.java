@@ -1,12 +1,12 @@
 package app.etlo.core.plan.shown;
 
+import app.etlo.core.termination.Stand;
 import app.etlo.core.field.FrostDates;
 import app.etlo.core.knowledge.Group;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
 import app.etlo.core.plan.chapter.Evaluated.CropResult;
-import app.etlo.core.plan.chapter.Evaluator;
 import app.etlo.core.plan.document.Operation;
 import app.etlo.core.plan.growth.PlanGround;
 import app.etlo.core.plan.shown.Evaluation.FrostView;
@@ -73,10 +73,10 @@ public final class SectionWriter {
                         e.crops().stream()
                                 .flatMap(c -> c.passes().stream()
                                         .map(p -> EvaluationWriter.pass(
-                                                "plant/" + c.crop().id(),
+                                                c.plant().ratings(),
                                                 p,
                                                 c.planting().contains(p)))),
-                        e.laterPasses().stream().map(p -> EvaluationWriter.pass(Evaluator.LATER, p, false)))
+                        e.laterPasses().stream().map(p -> EvaluationWriter.pass(e.laterRatings(), p, false)))
                 .toList();
         List<PinView> pins = e.plan().operations().stream()
                 .flatMap(o -> pin(o).stream())
@@ -245,7 +245,7 @@ public final class SectionWriter {
                             c.crop().id(),
                             c.crop().crop().name(),
                             day,
-                            "plant/" + c.crop().id() + "/residue",
+                            c.plant().residue(),
                             sectionEnd));
         }
         for (CoverResult c : e.covers()) {
@@ -255,7 +255,7 @@ public final class SectionWriter {
                             c.entry().id(),
                             EvaluationWriter.name(c),
                             t.date(),
-                            "end/" + c.entry().id() + "/biomass",
+                            c.ending().stand().map(Stand::biomass),
                             sectionEnd));
         }
         return List.copyOf(found);
@@ -263,11 +263,12 @@ public final class SectionWriter {
 
     /** Lies from its day until a pass buries it or the next crop is harvested: a picture, not a forecast of decay. */
     private void residue(
-            List<ResidueView> found, String id, String label, LocalDate day, String figureId, LocalDate sectionEnd) {
-        Figure mass = e.figures().get(figureId);
-        if (mass == null) {
-            return;
-        }
+            List<ResidueView> found,
+            String id,
+            String label,
+            LocalDate day,
+            Optional<Figure> mass,
+            LocalDate sectionEnd) {
         Stream<LocalDate> buried = Stream.concat(
                         e.crops().stream().flatMap(c -> c.passes().stream()), e.laterPasses().stream())
                 .filter(SectionWriter::buries)
@@ -277,7 +278,7 @@ public final class SectionWriter {
                 .filter(d -> d.isAfter(day))
                 .min(Comparator.naturalOrder())
                 .orElse(sectionEnd);
-        found.add(new ResidueView(id, label, day, until, mass.in(Unit.T_PER_HA), figureId));
+        mass.ifPresent(f -> found.add(new ResidueView(id, label, day, until, f.in(Unit.T_PER_HA), f.id())));
     }
 
     private static boolean buries(Pass p) {

@@ -75,7 +75,7 @@ class MixCostTest {
                         s.lotId().map(lots::get).map(LotSeed::of),
                         SownZone.whole("x")))
                 .toList();
-        return Blend.of("x", components, E.covers().get(0).sowing())
+        return Blend.of("x", components, E.covers().get(0).inTime().sowing())
                 .orElseThrow()
                 .costPerHa()
                 .orElseThrow()

@@ -51,7 +51,7 @@ class MixZonesTest {
             assertThat(figure(e, "mix/v1/" + species + "/seed"))
                     .isCloseTo(share * figure(whole, "mix/v1/" + species + "/seed"), within(1e-9));
         }
-        assertThat(e.covers().get(0).blend().orElseThrow().boxes())
+        assertThat(e.covers().get(0).mix().blend().orElseThrow().boxes())
                 .extracting(b -> b.id())
                 .containsExactlyInAnyOrder("middle-large", "row-large");
     }

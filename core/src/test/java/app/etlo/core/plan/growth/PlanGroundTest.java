@@ -126,7 +126,7 @@ class PlanGroundTest {
                     .operation("sow", "v1", day, "\"method\":\"drilled\"")
                     .operation("end", "v1", "2028-04-20", "\"method\":\"burndown\""));
             assertThat(e.figures()).containsKey("grow/c2/water").doesNotContainKey("grow/v1/mass");
-            assertThat(EvaluationWriter.write(e).section().stands()).isNotEmpty();
+            assertThat(EvaluationWriter.write(e).section().orElseThrow().stands()).isNotEmpty();
         }
     }
 
@@ -170,7 +170,7 @@ class PlanGroundTest {
         double left = grazed.figures().get("grow/v1/mass").middle();
         assertThat(left).isLessThan(before);
         assertThat(bare.figures().get("grow/v1/mass").middle()).isLessThan(left);
-        assertThat(EvaluationWriter.write(grazed).section().pins())
+        assertThat(EvaluationWriter.write(grazed).section().orElseThrow().pins())
                 .extracting(Evaluation.PinView::label)
                 .contains("Graze");
     }

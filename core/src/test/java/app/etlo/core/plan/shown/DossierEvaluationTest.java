@@ -95,17 +95,17 @@ class DossierEvaluationTest {
     void us_farms_read_the_same_figures_in_their_own_units() {
         Evaluation us = EvaluationWriter.write(Plans.with("\"metric\"", "\"us\""));
         Evaluation metric = EvaluationWriter.write(e);
-        var bulkUs = us.figures().get("mix/v1/bulk");
+        var bulkUs = us.mix().get("v1").sum().orElseThrow().bulk();
         assertThat(bulkUs.unit()).isEqualTo("lb/ac");
         assertThat(bulkUs.value() * 1.12085)
-                .isCloseTo(metric.figures().get("mix/v1/bulk").value(), within(0.01));
-        assertThat(us.figures().get("mix/v1/seeds").unit()).isEqualTo("/ft2");
-        assertThat(us.figures().get("field/area").text()).isEqualTo("29.7");
+                .isCloseTo(metric.mix().get("v1").sum().orElseThrow().bulk().value(), within(0.01));
+        assertThat(us.mix().get("v1").sum().orElseThrow().seeds().unit()).isEqualTo("/ft2");
+        assertThat(us.field().orElseThrow().area().text()).isEqualTo("29.7");
     }
 
     @Test
     void the_section_shows_stands_residue_and_passes_in_their_time() {
-        Evaluation.SectionView s = EvaluationWriter.write(e).section();
+        Evaluation.SectionView s = EvaluationWriter.write(e).section().orElseThrow();
         assertThat(s.stands()).extracting("label").containsExactly("Winter barley", "Grain corn", "3-species mix");
         assertThat(s.residues()).extracting("label").contains("Winter barley", "3-species mix");
         assertThat(s.passes()).extracting("name").contains("Roller-crimper", "Strip-till unit", "No-till planter");

@@ -23,7 +23,7 @@ class SectionTest {
     private static final FrostDates FROST = new FrostDates(MonthDay.of(4, 25), MonthDay.of(10, 12));
 
     private static SectionView section(String piece, String replacement) {
-        return EvaluationWriter.write(Plans.with(piece, replacement)).section();
+        return EvaluationWriter.write(Plans.with(piece, replacement)).section().orElseThrow();
     }
 
     private static StandView stand(SectionView s, String id) {
@@ -32,7 +32,7 @@ class SectionTest {
 
     @Test
     void winter_barley_stays_low_through_the_winter_and_stands_at_harvest() {
-        PartView barley = stand(EvaluationWriter.write(Plans.evaluated()).section(), "c1")
+        PartView barley = stand(EvaluationWriter.write(Plans.evaluated()).section().orElseThrow(), "c1")
                 .parts()
                 .get(0);
         List<Integer> course = barley.courseCm();
@@ -76,12 +76,12 @@ class SectionTest {
                 Plans.with("\"when\": {\"on\": \"2027-10-15\"}}", "\"when\": {\"on\": \"2027-10-15\"}}, " + later);
         assertThat(e.laterPasses()).hasSize(1);
         assertThat(e.figures().get("plant/later/o7/rating").middle()).isEqualTo(32.5);
-        assertThat(EvaluationWriter.write(e).section().passes()).anyMatch(p -> p.id().equals("o7"));
+        assertThat(EvaluationWriter.write(e).section().orElseThrow().passes()).anyMatch(p -> p.id().equals("o7"));
     }
 
     @Test
     void a_disc_buries_the_straw_and_a_drill_does_not() {
-        SectionView none = EvaluationWriter.write(Plans.evaluated()).section();
+        SectionView none = EvaluationWriter.write(Plans.evaluated()).section().orElseThrow();
         String disc =
                 "{\"id\": \"o7\", \"kind\": \"pass\", \"when\": {\"on\": \"2026-07-20\"}, \"params\": {\"operation\": \"tandem-disc\"}}";
         SectionView disced =
@@ -92,7 +92,7 @@ class SectionTest {
 
     @Test
     void frost_seasons_are_drawn_only_when_their_dates_are_entered() {
-        assertThat(EvaluationWriter.write(Plans.evaluated()).section().frosts()).isNotEmpty();
+        assertThat(EvaluationWriter.write(Plans.evaluated()).section().orElseThrow().frosts()).isNotEmpty();
         assertThat(section(", \"lastSpringFrost\": \"04-25\", \"firstAutumnFrost\": \"10-12\"", "")
                         .frosts())
                 .isEmpty();

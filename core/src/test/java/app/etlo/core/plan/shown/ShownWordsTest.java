@@ -1,5 +1,6 @@
 package app.etlo.core.plan.shown;
 
+import app.etlo.core.plan.FiguresShown;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.etlo.core.plan.DemoPlans;
@@ -49,7 +50,7 @@ class ShownWordsTest {
             all.add(n.wouldChange());
             all.addAll(n.facts());
         }
-        e.figures().values().forEach(f -> {
+        FiguresShown.of(e).values().forEach(f -> {
             all.add(f.label());
             all.add(f.text() + " " + f.unit());
         });

@@ -95,7 +95,7 @@ class PlanDatesTest {
                 .evaluated();
         LocalDate harvest = e.crops().get(0).crop().harvested().orElseThrow();
         assertThat(harvest).isBetween(LocalDate.of(2027, 1, 15), LocalDate.of(2027, 4, 30));
-        assertThat(e.windows()).anyMatch(w -> w.id().equals("c1-c2"));
+        assertThat(e.windows()).anyMatch(w -> w.window().id().equals("c1-c2"));
         assertThat(e.figures()).containsKey("window/c2/degreeDays");
     }
 

@@ -1,5 +1,6 @@
 package app.etlo.core.plan.timeline;
 
+import app.etlo.core.rotation.WindowResult;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -26,7 +27,7 @@ import org.junit.jupiter.api.Test;
 /** Windows of every kind, what they offer, and the latest useful sowing in them. */
 class WindowsTest {
     private static Window one(Evaluated e, WindowKind kind) {
-        return e.windows().stream().filter(w -> w.kind() == kind).findFirst().orElseThrow();
+        return e.windows().stream().map(WindowResult::window).filter(w -> w.kind() == kind).findFirst().orElseThrow();
     }
 
     private static Evaluated cornThenBeans() {
@@ -148,7 +149,7 @@ class WindowsTest {
                 .cover("v1", "before", "c2", "", "cereal-rye", "hairy-vetch", "cowpea")
                 .operation("sow", "v1", "2027-08-01", "")
                 .evaluated();
-        List<UsefulSowing> u = e.covers().get(0).useful();
+        List<UsefulSowing> u = e.covers().get(0).mix().useful();
         assertThat(u).hasSize(3);
         LocalDate rye = u.get(0).mostYears().orElseThrow();
         LocalDate vetch = u.get(1).mostYears().orElseThrow();
@@ -174,7 +175,7 @@ class WindowsTest {
                 .cover("v1", "before", "c2", "", "sorghum-sudangrass")
                 .operation("sow", "v1", "2027-11-12", "")
                 .evaluated();
-        assertThat(e.covers().get(0).useful().get(0).mostYears()).isEqualTo(Optional.empty());
+        assertThat(e.covers().get(0).mix().useful().get(0).mostYears()).isEqualTo(Optional.empty());
         assertThat(e.notes())
                 .anyMatch(n -> n.rule().equals("sown-after-latest-date")
                         && n.text().matches(".* in none of \\d+ weather years.*"));
@@ -216,7 +217,7 @@ class WindowsTest {
 
     @Test
     void the_ribbon_has_a_week_for_each_week_of_the_section() {
-        var section = EvaluationWriter.write(cornThenBeans()).section();
+        var section = EvaluationWriter.write(cornThenBeans()).section().orElseThrow();
         long weeks = java.time.temporal.ChronoUnit.WEEKS.between(section.from(), section.to());
         var w = section.weather().orElseThrow();
         assertThat(w.rainMm()).hasSize((int) weeks);

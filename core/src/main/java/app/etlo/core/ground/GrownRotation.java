@@ -1,0 +1,29 @@
+package app.etlo.core.ground;
+
+import app.etlo.core.working.Figure;
+import app.etlo.core.working.Figured;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What the whole rotation does for the ground, as simulated.
+ *
+ * @param leached nitrogen in a mean winter, kg/ha; empty without a whole winter
+ * @param livingRootDays a year
+ * @param bareDays a year with under 30 % covered, once a stand has ended
+ * @param lowestCover on the barest day from then on, %
+ */
+public record GrownRotation(
+        Optional<Figure> leached,
+        Optional<Figure> livingRootDays,
+        Optional<Figure> bareDays,
+        Optional<Figure> lowestCover)
+        implements Figured {
+    public static final GrownRotation UNKNOWN =
+            new GrownRotation(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+
+    @Override
+    public List<Figure> figures() {
+        return Figured.present(leached, livingRootDays, bareDays, lowestCover);
+    }
+}

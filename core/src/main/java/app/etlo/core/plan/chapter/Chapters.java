@@ -1,0 +1,183 @@
+package app.etlo.core.plan.chapter;
+
+import app.etlo.core.advice.Judgements;
+import app.etlo.core.advice.Note;
+import app.etlo.core.advice.Situation;
+import app.etlo.core.field.FieldResult;
+import app.etlo.core.ground.GroundMemory;
+import app.etlo.core.ground.GroundVariation;
+import app.etlo.core.ground.GrownCrop;
+import app.etlo.core.ground.GrownRotation;
+import app.etlo.core.mix.MixResult;
+import app.etlo.core.mix.SowResult;
+import app.etlo.core.mix.UsefulSowing;
+import app.etlo.core.nitrogen.CoverCredit;
+import app.etlo.core.nitrogen.FeedResult;
+import app.etlo.core.plan.chapter.Evaluated.CoverResult;
+import app.etlo.core.plan.chapter.Evaluated.CropResult;
+import app.etlo.core.plan.growth.MixBench;
+import app.etlo.core.plan.growth.PlanGrowth;
+import app.etlo.core.plan.timeline.CoverInTime;
+import app.etlo.core.plan.timeline.GroundCover;
+import app.etlo.core.plan.timeline.PlanInTime;
+import app.etlo.core.plan.timeline.Tilled;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.rotation.WindowOffer;
+import app.etlo.core.rotation.WindowResult;
+import app.etlo.core.termination.EndResult;
+import app.etlo.core.tillage.Pass;
+import app.etlo.core.weather.YearsAhead;
+import app.etlo.core.working.Origin;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A plan in time worked out in the order of the work. Each chapter takes the results it needs; the ground is grown before any
+ * judgement is made, and judgements come last.
+ */
+final class Chapters {
+    /** Ids of the ratings of passes after the last harvest begin with it. */
+    static final String LATER = "plant/later";
+
+    private Chapters() {}
+
+    /**
+     * @param variation of the inputs of the simulation
+     * @param memory of runs that this one may go on from
+     */
+    static Evaluated of(PlanInTime plan, GroundVariation variation, Optional<GroundMemory> memory) {
+        Map<String, EndResult> ends = EndChapter.of(plan.covers());
+        Map<String, CoverCredit> credits = FeedChapter.credits(plan.covers(), ends);
+        Map<String, FeedResult> feed = FeedChapter.of(plan, credits);
+        PlanGrowth growth = new PlanGrowth(plan, feed, variation, memory);
+        Optional<WindowOffer> offer = offer(plan);
+        List<PlantChapter.Planted> planted = PlantChapter.of(plan);
+        Optional<GroundFigures> grown = growth.ground()
+                .map(g -> new GroundFigures(g, plan.context().farm().units()));
+        SowChapter sow = new SowChapter(plan, offer);
+        List<CoverResult> covers = plan.covers().stream()
+                .map(c -> cover(plan, c, growth, grown, sow, ends.get(c.id()), Optional.ofNullable(credits.get(c.id()))))
+                .toList();
+        List<Pass> later = plan.timeline().passes().stream()
+                .filter(p -> planted.stream().noneMatch(c -> c.passes().contains(p)))
+                .toList();
+        return Evaluated.of(
+                plan,
+                FieldResult.of(plan.area(), plan.soil()),
+                plan.windows().all().stream()
+                        .map(w -> offer.map(o -> o.of(w)).orElseGet(() -> WindowResult.plain(w)))
+                        .toList(),
+                planted.stream()
+                        .map(c -> new CropResult(
+                                c.crop(),
+                                c.passes(),
+                                c.planting(),
+                                PlantChapter.coverAhead(plan, c.crop()).map(CoverInTime::id),
+                                grown.map(g -> g.crop(c.crop())).orElse(GrownCrop.UNKNOWN),
+                                c.result(),
+                                feed.get(c.crop().id())))
+                        .toList(),
+                covers,
+                growth.ground()
+                        .map(g -> new RotationFigures(g)
+                                .all(
+                                        plan.crops(),
+                                        plan.covers(),
+                                        plan.site()
+                                                .orElseThrow()
+                                                .climate()
+                                                .place()
+                                                .isSouthern()))
+                        .orElse(GrownRotation.UNKNOWN),
+                later,
+                PlantChapter.ratings(LATER, later),
+                notes(plan, covers, growth, sow),
+                new DecisionCalendar(covers).all(),
+                growth.ground());
+    }
+
+    /** What the weather offers in the windows; empty without weather. */
+    private static Optional<WindowOffer> offer(PlanInTime plan) {
+        return plan.windows()
+                .offer(
+                        plan.soil(),
+                        plan.covers().stream()
+                                .flatMap(c -> c.sown().stream()
+                                        .map(d -> new GroundCover.CoverSpan(
+                                                d, plan.timeline().ended(c.id()))))
+                                .toList(),
+                        plan.evapotranspirationScale());
+    }
+
+    private static CoverResult cover(
+            PlanInTime plan,
+            CoverInTime c,
+            PlanGrowth growth,
+            Optional<GroundFigures> grown,
+            SowChapter sow,
+            EndResult ending,
+            Optional<CoverCredit> credit) {
+        List<UsefulSowing> useful = plan.windows().useful(c.id(), c.species(), c.window());
+        Optional<MixBench> bench = growth.bench(c);
+        MixResult mix = new MixResult(
+                c.blend(), useful, bench.flatMap(b -> c.blend().flatMap(m -> b.outlook("mix/" + c.id(), m.rates()))));
+        SowResult sown = sow.of(c, useful);
+        return new CoverResult(
+                c,
+                bench,
+                mix,
+                sown,
+                grown.flatMap(g -> g.cover(c, growth.errorOfMass(c.id()))),
+                ending,
+                credit,
+                growth.seen(c.id()));
+    }
+
+    private static List<Note> notes(PlanInTime plan, List<CoverResult> covers, PlanGrowth growth, SowChapter sow) {
+        return Judgements.of(new Situation(
+                plan.asOf(),
+                plan.context().farm().units(),
+                plan.frost(),
+                plan.context().field().tileDepth().map(q -> q.in(Unit.CENTIMETRE)),
+                plan.crops(),
+                covers.stream().map(c -> judged(plan, c, growth, sow)).toList(),
+                TypedNumbers.of(plan.plan(), plan.context(), plan.knowledge()),
+                plan.windows().all(),
+                EnteredFacts.of(plan.context().field()),
+                plan.timeline().passes(),
+                new Tilled(plan.crops(), plan.timeline().passes()).untilled(),
+                plan.site()
+                        .map(s -> new Situation.Weather(
+                                s.climate().name(),
+                                plan.years().map(YearsAhead::count).orElse(0),
+                                s.origin() == Origin.ENTERED,
+                                s.climate().place().latitude()))));
+    }
+
+    /** A cover as the judgements look at it. */
+    private static Situation.Cover judged(PlanInTime plan, CoverResult c, PlanGrowth growth, SowChapter sow) {
+        CoverInTime in = c.inTime();
+        return new Situation.Cover(
+                c.id(),
+                in.next(),
+                in.sown(),
+                in.endings(),
+                in.components(),
+                in.window(),
+                c.mix(),
+                c.sow(),
+                c.ending(),
+                c.credit(),
+                c.bench().map(b -> b.findings(in.components(), plan.knowledge())).orElse(Map.of()),
+                c.bench().map(b -> b.aliveAtEnd(in.components())).orElse(Map.of()),
+                growth.rootedM(in),
+                MixUses.of(
+                        plan,
+                        in,
+                        sow.withSeedKgHa(in)
+                                .flatMap(kgHa -> c.sow()
+                                        .seedPlacedLimit()
+                                        .map(limit -> new Situation.SeedFertiliser(kgHa, limit)))));
+    }
+}

@@ -1,0 +1,110 @@
+package app.etlo.core.plan.chapter;
+
+import app.etlo.core.mix.LateSowing;
+import app.etlo.core.mix.SeedPlaced;
+import app.etlo.core.mix.Seedbed;
+import app.etlo.core.mix.SowResult;
+import app.etlo.core.mix.UsefulSowing;
+import app.etlo.core.plan.document.FieldEntry;
+import app.etlo.core.plan.document.Operation;
+import app.etlo.core.plan.document.Operation.RowsEntry;
+import app.etlo.core.plan.document.Operation.WithSeedEntry;
+import app.etlo.core.plan.timeline.CoverInTime;
+import app.etlo.core.plan.timeline.PlanInTime;
+import app.etlo.core.quantity.Quantity;
+import app.etlo.core.quantity.Said;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.rotation.Window;
+import app.etlo.core.rotation.WindowOffer;
+import app.etlo.core.working.Figure;
+import app.etlo.core.working.Formula;
+import app.etlo.core.working.Input;
+import app.etlo.core.working.Origin;
+import app.etlo.core.working.Source;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/** The step Sow: how late it is, what the seed meets, what it bears beside it, and what the drill can do in time. */
+final class SowChapter {
+    /** Spread of a disc opener and distance of a drill's rows. */
+    private static final double USUAL_SPREAD_M = 0.025;
+
+    private static final double USUAL_ROW_M = 0.19;
+    private static final double USUAL_DRILL_HA_PER_DAY = 14;
+    private static final Formula CAPACITY = Formula.of(
+            "What the drill can do",
+            "days * perDay",
+            Source.own("days dry enough to drill, times what the drill does in a day"),
+            "days",
+            "perDay");
+
+    private final PlanInTime plan;
+    private final Optional<WindowOffer> offer;
+
+    /**
+     * @param offer of the weather; empty without it
+     */
+    SowChapter(PlanInTime plan, Optional<WindowOffer> offer) {
+        this.plan = plan;
+        this.offer = offer;
+    }
+
+    SowResult of(CoverInTime c, List<UsefulSowing> useful) {
+        String id = "sow/" + c.id();
+        Optional<Figure> days = LatestDay.of(useful, c.sown())
+                .flatMap(latest -> c.window()
+                        .filter(w -> w.kind().usualMethod().equals("drilled"))
+                        .flatMap(w -> drillDays(id, w, latest)));
+        return new SowResult(
+                c.sown().flatMap(d -> LateSowing.factor(id + "/lateness", d, useful)),
+                withSeedKgHa(c).map(q -> seedPlacedLimit(c)),
+                c.sown().flatMap(d -> plan.years().map(y -> Seedbed.of(id, d, c.species(), y))),
+                days,
+                days.map(d -> capacity(id, d)));
+    }
+
+    /** N and K2O placed with the seed, kg/ha; empty where nothing is. */
+    Optional<Double> withSeedKgHa(CoverInTime c) {
+        return plan.timeline()
+                .sow(c.id())
+                .flatMap(Operation.Sow::withSeed)
+                .flatMap(WithSeedEntry::nAndK2O)
+                .map(q -> q.in(Unit.KG_PER_HA));
+    }
+
+    private Figure seedPlacedLimit(CoverInTime c) {
+        Optional<Operation.Sow> sow = plan.timeline().sow(c.id());
+        Optional<Quantity> spread = sow.flatMap(Operation.Sow::withSeed).flatMap(WithSeedEntry::openerSpread);
+        Optional<Quantity> rows = sow.flatMap(Operation.Sow::rows).flatMap(RowsEntry::spacing);
+        return SeedPlaced.limit(
+                "sow/" + c.id() + "/seedPlacedLimit",
+                spread.map(w -> w.in(Unit.METRE)).orElse(USUAL_SPREAD_M),
+                spread.isPresent() ? Origin.ENTERED : Origin.DEFAULT,
+                rows.map(w -> w.in(Unit.METRE)).orElse(USUAL_ROW_M),
+                rows.isPresent() ? Origin.ENTERED : Origin.DEFAULT);
+    }
+
+    /** Days to drill on from the window's first day to the latest useful sowing. */
+    private Optional<Figure> drillDays(String id, Window w, LocalDate latest) {
+        return offer.flatMap(o -> o.workDays(w.from(), latest.plusDays(1), id + "/drillDays"));
+    }
+
+    private Figure capacity(String id, Figure days) {
+        FieldEntry field = plan.context().field();
+        return CAPACITY.figure(
+                id + "/drillCapacity",
+                "Area the drill can do in time",
+                Unit.HECTARE,
+                Input.figure("days", days),
+                Input.of(
+                        "perDay",
+                        "What the drill does in a day",
+                        field.drillHaPerDay().map(q -> q.in(Unit.HA_PER_DAY)).orElse(USUAL_DRILL_HA_PER_DAY),
+                        Unit.HA_PER_DAY,
+                        field.drillHaPerDay().isPresent() ? Origin.ENTERED : Origin.DEFAULT,
+                        field.drillHaPerDay()
+                                .map(q -> "typed")
+                                .orElse("a drill of " + Said.of(3, Unit.METRE) + ", common practice")));
+    }
+}

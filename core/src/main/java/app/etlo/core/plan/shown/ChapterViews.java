@@ -1,0 +1,211 @@
+package app.etlo.core.plan.shown;
+
+import app.etlo.core.knowledge.Group;
+import app.etlo.core.plan.shown.Evaluation.FigureView;
+import app.etlo.core.rotation.WindowKind;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The steps of the work as they are read: each chapter owns its figures. What the plan does not say yet is absent. */
+public final class ChapterViews {
+    private ChapterViews() {}
+
+    /** The field before anything is planned on it. */
+    public record FieldView(FigureView area, FigureView water, List<LayerView> layers) {}
+
+    /**
+     * @param where its depths, in the farm's units
+     */
+    public record LayerView(
+            String where, FigureView wiltingPoint, FigureView fieldCapacity, FigureView saturation) {}
+
+    /**
+     * A window with what it offers.
+     *
+     * @param afterCropId the crop harvested, or the crop it lies in
+     * @param sowUntil last day its kind allows sowing
+     */
+    public record WindowView(
+            String id,
+            WindowKind kind,
+            String words,
+            String afterCropId,
+            Optional<String> beforeCropId,
+            LocalDate from,
+            LocalDate to,
+            LocalDate sowUntil,
+            String usualMethod,
+            FigureView days,
+            Optional<FigureView> degreeDays,
+            Optional<FigureView> warmDegreeDays,
+            Optional<FigureView> firstFrost,
+            Optional<FigureView> lastFrost,
+            Optional<FigureView> water,
+            Optional<FigureView> drillDays,
+            Optional<FigureView> light) {}
+
+    /**
+     * A cover's mix.
+     *
+     * @param sum empty while no species has a rate
+     * @param delivers what it is forecast to deliver; empty without weather or season
+     */
+    public record MixChapterView(
+            List<RateView> rates,
+            List<BoxView> boxes,
+            List<InoculantView> inoculants,
+            Optional<SumView> sum,
+            Optional<DeliveryView> delivers,
+            List<LatestView> latest) {}
+
+    /**
+     * One species of a mix.
+     *
+     * @param bulk rate in the box, {@code plsRate} of pure live seed
+     * @param fieldBulk over the whole area, where it goes into a part of it, as {@code fieldSeeds}
+     * @param seed to have, with waste
+     * @param mass dry tops forecast, and {@code standShare} of the mix's
+     */
+    public record RateView(
+            String species,
+            String name,
+            Group group,
+            boolean smallBox,
+            FigureView pls,
+            FigureView germinates,
+            FigureView plsRate,
+            FigureView bulk,
+            FigureView seeds,
+            FigureView seedsNow,
+            FigureView comesUp,
+            FigureView fieldBulk,
+            FigureView fieldSeeds,
+            FigureView weightShare,
+            FigureView seedShare,
+            FigureView seed,
+            Optional<FigureView> bags,
+            Optional<FigureView> cost,
+            Optional<FigureView> costPerArea,
+            Optional<FigureView> mass,
+            Optional<FigureView> standShare) {}
+
+    /** Over the whole sown area. */
+    public record SumView(
+            FigureView bulk,
+            FigureView seeds,
+            FigureView seed,
+            Optional<FigureView> cost,
+            Optional<FigureView> costPerArea) {}
+
+    /**
+     * @param aims what the whole delivers, by aim
+     */
+    public record DeliveryView(
+            FigureView mass, Optional<FigureView> carbonToNitrogen, Map<String, FigureView> aims) {}
+
+    /**
+     * @param catchTest what it must weigh
+     */
+    public record BoxView(
+            String id,
+            String name,
+            List<String> species,
+            FigureView rate,
+            FigureView catchTest,
+            FigureView density,
+            Optional<FigureView> fills) {}
+
+    /** Rhizobium that must be mixed in, by group. */
+    public record InoculantView(String group, List<String> species, FigureView amount) {}
+
+    /** Latest useful sowing of one species: the last day from which 5, 8 and 9 years in 10 reach a useful stand. */
+    public record LatestView(
+            String species,
+            String name,
+            Optional<LocalDate> half,
+            Optional<LocalDate> mostYears,
+            Optional<LocalDate> nearlyAll,
+            int years,
+            Optional<String> figureId) {}
+
+    /** A cover's sowing. */
+    public record SowChapterView(
+            Optional<FigureView> lateness,
+            Optional<FigureView> seedPlacedLimit,
+            Optional<FigureView> dryPercent,
+            Map<String, FigureView> coldPercent,
+            Optional<FigureView> drillDays,
+            Optional<FigureView> drillCapacity) {}
+
+    /** What grows, as simulated; covers and crops by id. */
+    public record GrowView(
+            Map<String, GrownCoverView> covers, Map<String, GrownCropView> crops, GrownRotationView rotation) {}
+
+    /** What stands of a cover when it ends. */
+    public record GrownCoverView(
+            FigureView mass,
+            Optional<FigureView> carbonToNitrogen,
+            Optional<FigureView> nitrogenPercent,
+            Optional<FigureView> nitrogen,
+            FigureView residueCover) {}
+
+    /** What a crop finds at planting, and what it grows to. */
+    public record GrownCropView(
+            Optional<FigureView> water,
+            Optional<FigureView> mineralN,
+            Optional<FigureView> residueCover,
+            Optional<FigureView> mass) {}
+
+    public record GrownRotationView(
+            Optional<FigureView> leached,
+            Optional<FigureView> livingRootDays,
+            Optional<FigureView> bareDays,
+            Optional<FigureView> lowestCover) {}
+
+    /**
+     * A cover's end.
+     *
+     * @param biomass as typed or weighed, and what is in it
+     * @param checks in the field, as weighed against the forecast
+     */
+    public record EndChapterView(
+            Optional<FigureView> daysBeforePlanting,
+            Optional<FigureView> biomass,
+            Optional<FigureView> nitrogenPercent,
+            Optional<FigureView> nitrogenInTops,
+            List<CheckView> checks) {}
+
+    /**
+     * A field check as weighed against the forecast of its day.
+     *
+     * @param said what it found and what it does, in words
+     * @param factor on growth, where there is one
+     */
+    public record CheckView(String id, LocalDate on, String said, Optional<FigureView> factor) {}
+
+    /**
+     * A crop's passes.
+     *
+     * @param ratings by pass
+     */
+    public record PlantChapterView(
+            Map<String, FigureView> ratings,
+            Optional<FigureView> rating,
+            Optional<FigureView> disturbed,
+            Optional<FigureView> stripShare,
+            Optional<FigureView> residue) {}
+
+    /** A crop's nitrogen. */
+    public record FeedChapterView(
+            Optional<FigureView> need,
+            Optional<FigureView> released,
+            Optional<FigureView> coverCredit,
+            Optional<FigureView> planned,
+            Optional<FigureView> leftToBuy,
+            Optional<FigureView> product,
+            Optional<FigureView> productVolume,
+            Optional<FigureView> productForField,
+            Optional<FigureView> productCost) {}
+}

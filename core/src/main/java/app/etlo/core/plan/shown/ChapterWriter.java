@@ -1,0 +1,267 @@
+package app.etlo.core.plan.shown;
+
+import app.etlo.core.ground.GrownCrop;
+import app.etlo.core.mix.Blend;
+import app.etlo.core.mix.MixOutlook;
+import app.etlo.core.mix.MixResult;
+import app.etlo.core.mix.SeedBox;
+import app.etlo.core.mix.SeedRate;
+import app.etlo.core.mix.SowResult;
+import app.etlo.core.mix.UsefulSowing;
+import app.etlo.core.nitrogen.CoverCredit;
+import app.etlo.core.nitrogen.FeedResult;
+import app.etlo.core.nitrogen.LeftToBuy;
+import app.etlo.core.plan.chapter.Evaluated;
+import app.etlo.core.plan.chapter.Evaluated.CoverResult;
+import app.etlo.core.plan.chapter.Evaluated.CropResult;
+import app.etlo.core.plan.shown.ChapterViews.BoxView;
+import app.etlo.core.plan.shown.ChapterViews.CheckView;
+import app.etlo.core.plan.shown.ChapterViews.DeliveryView;
+import app.etlo.core.plan.shown.ChapterViews.EndChapterView;
+import app.etlo.core.plan.shown.ChapterViews.FeedChapterView;
+import app.etlo.core.plan.shown.ChapterViews.FieldView;
+import app.etlo.core.plan.shown.ChapterViews.GrowView;
+import app.etlo.core.plan.shown.ChapterViews.GrownCoverView;
+import app.etlo.core.plan.shown.ChapterViews.GrownCropView;
+import app.etlo.core.plan.shown.ChapterViews.GrownRotationView;
+import app.etlo.core.plan.shown.ChapterViews.InoculantView;
+import app.etlo.core.plan.shown.ChapterViews.LatestView;
+import app.etlo.core.plan.shown.ChapterViews.LayerView;
+import app.etlo.core.plan.shown.ChapterViews.MixChapterView;
+import app.etlo.core.plan.shown.ChapterViews.PlantChapterView;
+import app.etlo.core.plan.shown.ChapterViews.RateView;
+import app.etlo.core.plan.shown.ChapterViews.SowChapterView;
+import app.etlo.core.plan.shown.ChapterViews.SumView;
+import app.etlo.core.plan.shown.ChapterViews.WindowView;
+import app.etlo.core.plan.shown.Evaluation.FigureView;
+import app.etlo.core.rotation.Window;
+import app.etlo.core.rotation.WindowResult;
+import app.etlo.core.termination.Stand;
+import app.etlo.core.working.Figure;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+
+/** Writes the chapters of an evaluated plan out for reading. */
+public final class ChapterWriter {
+    private final Evaluated e;
+    private final FigureTexts texts;
+
+    ChapterWriter(Evaluated e) {
+        this.e = e;
+        this.texts = FigureTexts.of(e);
+    }
+
+    FigureView view(Figure f) {
+        return EvaluationWriter.figure(f, e.units(), e.context().farm().currency(), texts);
+    }
+
+    private Optional<FigureView> view(Optional<Figure> f) {
+        return f.map(this::view);
+    }
+
+    private Map<String, FigureView> views(Map<String, Figure> figures) {
+        Map<String, FigureView> views = new LinkedHashMap<>();
+        figures.forEach((id, f) -> views.put(id, view(f)));
+        return views;
+    }
+
+    private <R, V> Map<String, V> byId(List<R> results, Function<R, String> id, Function<R, V> write) {
+        Map<String, V> views = new LinkedHashMap<>();
+        results.forEach(r -> views.put(id.apply(r), write.apply(r)));
+        return views;
+    }
+
+    <V> Map<String, V> covers(Function<CoverResult, V> write) {
+        return byId(e.covers(), CoverResult::id, write);
+    }
+
+    <V> Map<String, V> crops(Function<CropResult, V> write) {
+        return byId(e.crops(), c -> c.crop().id(), write);
+    }
+
+    FieldView field() {
+        List<LayerView> layers = new ArrayList<>();
+        for (int i = 0; i < e.field().layers().size(); i++) {
+            var l = e.field().layers().get(i);
+            layers.add(new LayerView(
+                    e.said(e.soil().layers().get(i).where()),
+                    view(l.wiltingPoint()),
+                    view(l.fieldCapacity()),
+                    view(l.saturation())));
+        }
+        return new FieldView(view(e.field().area()), view(e.field().water()), layers);
+    }
+
+    WindowView window(WindowResult r) {
+        Window w = r.window();
+        return new WindowView(
+                w.id(),
+                w.kind(),
+                w.kind().words(),
+                w.after(),
+                w.before(),
+                w.from(),
+                w.to(),
+                w.sowUntil(),
+                w.kind().usualMethod(),
+                view(w.days()),
+                view(r.degreeDays()),
+                view(r.warmDegreeDays()),
+                view(r.firstFrost()),
+                view(r.lastFrost()),
+                view(r.water()),
+                view(r.drillDays()),
+                view(r.light()));
+    }
+
+    MixChapterView mix(CoverResult c) {
+        MixResult m = c.mix();
+        List<RateView> rates = new ArrayList<>();
+        m.blend().ifPresent(b -> {
+            for (int i = 0; i < b.rates().size(); i++) {
+                rates.add(rate(b, i, m.outlook()));
+            }
+        });
+        return new MixChapterView(
+                rates,
+                m.blend().map(Blend::boxes).orElse(List.of()).stream()
+                        .map(this::box)
+                        .toList(),
+                m.blend().map(Blend::inoculants).orElse(List.of()).stream()
+                        .map(i -> new InoculantView(i.group(), i.species(), view(i.amountG())))
+                        .toList(),
+                m.blend()
+                        .map(b -> new SumView(
+                                view(b.bulkKgHa()),
+                                view(b.seedsM2()),
+                                view(b.seedKg()),
+                                view(b.cost()),
+                                view(b.costPerHa()))),
+                m.outlook()
+                        .map(o -> new DeliveryView(view(o.mass()), view(o.carbonToNitrogen()), views(o.aims()))),
+                m.useful().stream().map(ChapterWriter::latest).toList());
+    }
+
+    private RateView rate(Blend b, int i, Optional<MixOutlook> outlook) {
+        SeedRate r = b.rates().get(i);
+        var species = r.component().species();
+        boolean small = b.boxes().stream()
+                .anyMatch(x -> x.small() && x.species().contains(species.id()));
+        return new RateView(
+                species.id(),
+                species.name(),
+                species.group(),
+                small,
+                view(r.pls()),
+                view(r.germinates()),
+                view(r.plsKgHa()),
+                view(r.bulkKgHa()),
+                view(r.seedsM2()),
+                view(r.seedsNowM2()),
+                view(r.comesUpM2()),
+                view(r.fieldKgHa()),
+                view(r.fieldSeedsM2()),
+                view(b.weightShares().get(i)),
+                view(b.seedShares().get(i)),
+                view(r.seedKg()),
+                view(r.bags()),
+                view(r.cost()),
+                view(r.costPerHa()),
+                outlook.map(o -> view(o.parts().get(i))),
+                outlook.map(o -> view(o.standShares().get(i))));
+    }
+
+    private BoxView box(SeedBox b) {
+        return new BoxView(
+                b.id(),
+                b.name(),
+                b.species(),
+                view(b.rateKgHa()),
+                view(b.catchG()),
+                view(b.densityKgL()),
+                view(b.fills()));
+    }
+
+    public static LatestView latest(UsefulSowing u) {
+        return new LatestView(
+                u.species().id(),
+                u.species().name(),
+                u.half(),
+                u.mostYears(),
+                u.nearlyAll(),
+                u.years(),
+                u.figure().map(Figure::id));
+    }
+
+    SowChapterView sow(CoverResult c) {
+        SowResult s = c.sow();
+        return new SowChapterView(
+                view(s.lateness()),
+                view(s.seedPlacedLimit()),
+                s.seedbed().map(b -> view(b.dryPercent())),
+                s.seedbed().map(b -> views(b.coldPercent())).orElse(Map.of()),
+                view(s.drillDays()),
+                view(s.drillCapacity()));
+    }
+
+    GrowView grow() {
+        Map<String, GrownCoverView> covers = new LinkedHashMap<>();
+        e.covers()
+                .forEach(c -> c.grow()
+                        .ifPresent(g -> covers.put(
+                                c.id(),
+                                new GrownCoverView(
+                                        view(g.mass()),
+                                        view(g.carbonToNitrogen()),
+                                        view(g.nitrogenPercent()),
+                                        view(g.nitrogen()),
+                                        view(g.residueCover())))));
+        var r = e.rotation();
+        return new GrowView(
+                covers,
+                crops(c -> grown(c.grow())),
+                new GrownRotationView(
+                        view(r.leached()), view(r.livingRootDays()), view(r.bareDays()), view(r.lowestCover())));
+    }
+
+    private GrownCropView grown(GrownCrop g) {
+        return new GrownCropView(view(g.water()), view(g.mineralN()), view(g.residueCover()), view(g.mass()));
+    }
+
+    EndChapterView end(CoverResult c) {
+        Optional<Stand> stand = c.ending().stand();
+        return new EndChapterView(
+                view(c.ending().daysBeforePlanting()),
+                stand.map(s -> view(s.biomass())),
+                stand.map(s -> view(s.nitrogenPercent())),
+                stand.map(s -> view(s.nitrogenInTops())),
+                c.checks().stream()
+                        .map(k -> new CheckView(k.id(), k.on(), k.said(), view(k.factor())))
+                        .toList());
+    }
+
+    PlantChapterView plant(CropResult c) {
+        var p = c.plant();
+        return new PlantChapterView(
+                views(p.ratings()), view(p.rating()), view(p.disturbed()), view(p.stripShare()), view(p.residue()));
+    }
+
+    FeedChapterView feed(CropResult c) {
+        FeedResult f = c.feed();
+        Optional<LeftToBuy> bought = f.bought();
+        return new FeedChapterView(
+                view(f.need()),
+                f.credit().map(k -> view(k.released())),
+                f.credit().map(CoverCredit::credit).map(this::view),
+                view(f.planned()),
+                bought.map(b -> view(b.left())),
+                view(bought.flatMap(LeftToBuy::productKgHa)),
+                view(bought.flatMap(LeftToBuy::productLHa)),
+                view(bought.flatMap(LeftToBuy::forField)),
+                view(bought.flatMap(LeftToBuy::costPerHa)));
+    }
+}

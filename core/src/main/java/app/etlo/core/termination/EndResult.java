@@ -1,0 +1,22 @@
+package app.etlo.core.termination;
+
+import app.etlo.core.working.Figure;
+import app.etlo.core.working.Figured;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The end of a cover.
+ *
+ * @param daysBeforePlanting empty without an end or a crop that follows
+ * @param stand as typed or weighed
+ */
+public record EndResult(Optional<Figure> daysBeforePlanting, Optional<Stand> stand) implements Figured {
+    @Override
+    public List<Figure> figures() {
+        List<Figure> all = new ArrayList<>(Figured.present(daysBeforePlanting));
+        stand.ifPresent(s -> all.addAll(s.figures()));
+        return all;
+    }
+}
