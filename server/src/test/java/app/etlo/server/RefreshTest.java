@@ -132,6 +132,25 @@ class RefreshTest {
     }
 
     @Test
+    void what_an_earlier_build_kept_is_no_fault_and_is_computed_anew() {
+        fields(2);
+        readAll();
+        List<String> before = restsOn();
+        Workspace.acting(
+                practice,
+                () -> jdbc.sql("update field_summary set rests_on = 'earlier ' || rests_on, list_row = '{\"name\":1}',"
+                                + " section = '{\"passes\":[{\"id\":\"p\"}]}', seed = '[{\"species\":{}}]'")
+                        .update());
+        assertThat(browser.get("/api/field-sections?field=f1-0&field=f1-1").status())
+                .isEqualTo(200);
+        assertThat(browser.get("/api/seed").status()).isEqualTo(200);
+        assertThat(browser.get(LIST).status()).isEqualTo(200);
+        readAll();
+        assertThat(restsOn()).isEqualTo(before);
+        assertThat(browser.get("/api/field-sections?field=f1-0&field=f1-1").json()).hasSize(2);
+    }
+
+    @Test
     void fields_on_other_weather_are_left_as_they_are() {
         String series = fields(3);
         on("f1-2", Samples.weatherInto(browser));

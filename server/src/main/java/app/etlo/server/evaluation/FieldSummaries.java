@@ -17,7 +17,6 @@ import app.etlo.server.documents.DocumentText;
 import app.etlo.server.evaluation.FieldRow.TopNote;
 import app.etlo.server.outside.Outside;
 import app.etlo.server.plan.PlanStore;
-import com.fasterxml.jackson.core.type.TypeReference;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
@@ -86,6 +85,7 @@ class FieldSummaries {
     private final EvaluationContexts contexts;
     private final DocumentText text;
     private final Clock clock;
+    private final CoreVersion core;
 
     FieldSummaries(
             JdbcClient jdbc,
@@ -94,7 +94,8 @@ class FieldSummaries {
             EvaluationSlots slots,
             EvaluationContexts contexts,
             DocumentText text,
-            Clock clock) {
+            Clock clock,
+            CoreVersion core) {
         this.jdbc = jdbc;
         this.plans = plans;
         this.evaluations = evaluations;
@@ -102,6 +103,7 @@ class FieldSummaries {
         this.contexts = contexts;
         this.text = text;
         this.clock = clock;
+        this.core = core;
     }
 
     /**
@@ -152,7 +154,7 @@ class FieldSummaries {
                         + " as units, md5(s.rests_on) as state, " + IS_CURRENT + " as current " + FROM + " where "
                         + query.show().sql + " and (:find = '' or position(:find in " + WORDS + ") > 0)" + after
                         + " order by key, low, f.ref limit :limit")
-                .param("core", EvaluationWriter.CORE_VERSION)
+                .param("core", core.hash())
                 .param("day", day)
                 .param("find", query.find())
                 .param("limit", query.limit() + 1);
@@ -162,9 +164,11 @@ class FieldSummaries {
         }
         return ask.query((r, i) -> {
                     String kept = r.getString("list_row");
-                    FieldRow row = kept == null
+                    Optional<FieldRow> read =
+                            Optional.ofNullable(kept).flatMap(k -> text.kept(k, FieldRow.class));
+                    FieldRow row = read.isEmpty()
                             ? bare(r, Optional.empty())
-                            : text.read(kept, FieldRow.class).as(r.getString("state"), r.getBoolean("current"));
+                            : read.get().as(r.getString("state"), r.getBoolean("current"));
                     return new Found(
                             new FieldQuery.Cursor(r.getString("key"), r.getString("low"), r.getString("ref")), row);
                 })
@@ -175,7 +179,7 @@ class FieldSummaries {
         return jdbc.sql("select count(*) filter (where " + query.show().sql + " and (:find = '' or position(:find in "
                         + WORDS + ") > 0)) as matching, count(*) as total, count(*) filter (where not " + IS_CURRENT
                         + ") as pending " + FROM)
-                .param("core", EvaluationWriter.CORE_VERSION)
+                .param("core", core.hash())
                 .param("day", day)
                 .param("find", query.find())
                 .query(Counts.class)
@@ -189,9 +193,10 @@ class FieldSummaries {
             jdbc.sql("select field_ref, section from field_summary where field_ref in (:ids) and section is not null")
                     .param("ids", fieldIds)
                     .query(r -> {
-                        found.put(
-                                r.getString("field_ref"),
-                                text.read(r.getString("section"), Evaluation.SectionView.class));
+                        Optional<Evaluation.SectionView> section =
+                                text.kept(r.getString("section"), Evaluation.SectionView.class);
+                        String field = r.getString("field_ref");
+                        section.ifPresent(s -> found.put(field, s));
                     });
             return found;
         });
@@ -212,7 +217,9 @@ class FieldSummaries {
                         .query((r, i) -> new FieldSeed(
                                 r.getString("ref"),
                                 r.getString("name"),
-                                text.read(r.getString("seed"), new TypeReference<List<SeedNeed>>() {})))
+                                text.kept(r.getString("seed"), SeedNeed[].class)
+                                        .map(List::of)
+                                        .orElse(List.of())))
                         .list(),
                 count(
                                 FieldQuery.of(
@@ -228,7 +235,7 @@ class FieldSummaries {
     /** The fields whose summary is not as everything is now. */
     List<String> stale(LocalDate day) {
         return contexts.read(() -> jdbc.sql("select f.ref " + FROM + " where not " + IS_CURRENT + " order by f.ref")
-                .param("core", EvaluationWriter.CORE_VERSION)
+                .param("core", core.hash())
                 .param("day", day)
                 .query(String.class)
                 .list());
@@ -302,7 +309,7 @@ class FieldSummaries {
     /** What a field's summary would rest on now; nothing when it is current, or the field is gone. */
     private Optional<String> base(String fieldId, LocalDate day) {
         return jdbc.sql("select " + BASE + " as base " + FROM + " where f.ref = :ref and not " + IS_CURRENT)
-                .param("core", EvaluationWriter.CORE_VERSION)
+                .param("core", core.hash())
                 .param("day", day)
                 .param("ref", fieldId)
                 .query(String.class)
