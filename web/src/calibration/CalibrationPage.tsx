@@ -16,6 +16,7 @@ import {
   type Kind,
   type Typed,
 } from './test';
+import { Select } from '../ui/Select';
 
 const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', 'back'];
 const KEPT_DRAFT = 'etlo-calibration';
@@ -73,16 +74,13 @@ function Line({
           onChange={(e) => onType({ ...typed, text: e.target.value })}
         />
         {units.length > 0 ? (
-          <select
-            aria-label={`${label}, unit`}
+          <Select
+            label={`${label}, unit`}
             className="min-h-[44px] w-[76px] text-[15px]"
-            value={typed.unit ?? units[0]}
-            onChange={(e) => onType({ ...typed, unit: e.target.value as UnitSymbol })}
-          >
-            {units.map((u) => (
-              <option key={u}>{u}</option>
-            ))}
-          </select>
+            value={typed.unit ?? units[0] ?? ''}
+            options={units.map((u) => ({ id: u, name: u }))}
+            onChange={(u) => onType({ ...typed, unit: u as UnitSymbol })}
+          />
         ) : (
           <span className="w-[76px]" />
         )}
@@ -272,18 +270,13 @@ export function CalibrationPage() {
               <label className="sr-only" htmlFor="kind">
                 What is tested
               </label>
-              <select
+              <Select
                 id="kind"
                 className="min-h-[50px] w-full text-[18px] font-bold"
                 value={kind.id}
-                onChange={(e) => set({ kind: e.target.value })}
-              >
-                {kinds.map((k) => (
-                  <option key={k.id} value={k.id}>
-                    {k.name}
-                  </option>
-                ))}
-              </select>
+                options={kinds}
+                onChange={(k) => set({ kind: k })}
+              />
               {named('machine', 'Machine', machines)}
               {named('material', 'Seed or product', materials)}
               {kind.measures.map((m) => (

@@ -4,6 +4,7 @@ import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 
 import { FieldsPage } from './FieldsPage';
+import { choose } from '../ui/choosing';
 
 const row = (i: number) => ({
   fieldId: `f${i}`,
@@ -96,8 +97,8 @@ describe('the list of fields', () => {
     fireEvent.change(screen.getByLabelText('Find a field or farm'), { target: { value: '117' } });
     await screen.findByText('Field 117');
     expect(asked.some((a) => a.includes('find=117'))).toBe(true);
-    fireEvent.change(screen.getByLabelText('Show'), { target: { value: 'stop' } });
-    fireEvent.change(screen.getByLabelText('Sort by'), { target: { value: 'farm' } });
+    choose('Show', 'with a stop note');
+    choose('Sort by', 'farm');
     await waitFor(() =>
       expect(asked.some((a) => a.includes('show=stop') && a.includes('order=farm'))).toBe(true),
     );

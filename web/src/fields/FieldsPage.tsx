@@ -24,6 +24,7 @@ import { NewFarm } from './NewFarm';
 import { DUE_DAYS, type RowBitmaps, type Span } from './rowBitmaps';
 import { RowPicture, useRowBitmaps } from './RowPicture';
 import { useFieldPages, type FieldRow } from '../api/useFieldPages';
+import { Select } from '../ui/Select';
 
 const ROW_PX = 56;
 const GRID =
@@ -402,23 +403,11 @@ export function FieldsPage() {
           <label htmlFor="filter" className="text-[13px] text-ink2">
             Show
           </label>
-          <select id="filter" value={show} onChange={(e) => setShow(e.target.value)}>
-            {FILTERS.map((f) => (
-              <option key={f.id} value={f.id}>
-                {f.name}
-              </option>
-            ))}
-          </select>
+          <Select id="filter" value={show} options={FILTERS} onChange={setShow} />
           <label htmlFor="order" className="text-[13px] text-ink2">
             Sort by
           </label>
-          <select id="order" value={order} onChange={(e) => setOrder(e.target.value)}>
-            {ORDERS.map((o) => (
-              <option key={o.id} value={o.id}>
-                {o.name}
-              </option>
-            ))}
-          </select>
+          <Select id="order" value={order} options={ORDERS} onChange={setOrder} />
           <label htmlFor="find" className="text-[13px] text-ink2">
             Find a field or farm
           </label>

@@ -7,6 +7,7 @@ import { problemAt } from '../ui/inputs';
 import { readNumber } from '../ui/numbers';
 import { Panel } from '../ui/Panel';
 import { shown, type Column, type Library, type Sheet } from './sheet';
+import { Select } from '../ui/Select';
 
 /** A number is sent as computers write it; what is not one is sent as typed, and the server says what is wrong. */
 function plainValue(text: string, column: Column) {
@@ -110,12 +111,13 @@ export function CellPanel({
             {column.kind === 'list' && ' (separated by ;)'}
           </label>
           {column.kind === 'choice' ? (
-            <select id={`${id}v`} value={value} onChange={(e) => setValue(e.target.value)}>
-              <option value="">choose</option>
-              {column.choices.map((c) => (
-                <option key={c}>{c}</option>
-              ))}
-            </select>
+            <Select
+              id={`${id}v`}
+              value={value}
+              empty="choose"
+              options={column.choices.map((c) => ({ id: c, name: c }))}
+              onChange={setValue}
+            />
           ) : (
             <input
               id={`${id}v`}

@@ -1,3 +1,4 @@
+import { Select, type Choice } from './Select';
 import { useId, useState, type ReactNode } from 'react';
 
 import type { Problem, Quantity, UnitSymbol } from '../api/client';
@@ -140,22 +141,17 @@ export function QuantityField({ value, units, onChange, currency, ...rest }: Qua
       value={value?.value}
       onChange={(v) => onChange(v === undefined ? undefined : { value: v, unit: shown })}
       suffix={
-        <select
-          aria-label={`${rest.label}, unit`}
+        <Select
+          label={`${rest.label}, unit`}
           value={shown}
           disabled={rest.disabled}
-          onChange={(e) => {
-            const u = e.target.value as UnitSymbol;
+          options={choices.map((u) => ({ id: u, name: name(u) }))}
+          onChange={(v) => {
+            const u = v as UnitSymbol;
             setUnit(u);
             if (value) onChange({ ...value, unit: u });
           }}
-        >
-          {choices.map((u) => (
-            <option key={u} value={u}>
-              {name(u)}
-            </option>
-          ))}
-        </select>
+        />
       }
     />
   );
@@ -164,7 +160,7 @@ export function QuantityField({ value, units, onChange, currency, ...rest }: Qua
 interface SelectProps {
   label: string;
   value: string;
-  options: { id: string; name: string; under?: string }[];
+  options: Choice[];
   onChange: (v: string) => void;
   empty?: string;
   hideLabel?: boolean;
@@ -176,40 +172,22 @@ interface SelectProps {
 /** One of a list; options that stand under a heading are grouped. */
 export function SelectField(props: SelectProps) {
   const id = useId();
-  const headings = [...new Set(props.options.map((o) => o.under))];
-  const choices = (under: string | undefined) =>
-    props.options
-      .filter((o) => o.under === under)
-      .map((o) => (
-        <option key={o.id} value={o.id}>
-          {o.name}
-        </option>
-      ));
   return (
     <span className="inline-flex flex-col">
       <label htmlFor={id} className={props.hideLabel ? 'sr-only' : 'text-[13px] text-ink2'}>
         {props.label}
       </label>
-      <select
+      <Select
         id={id}
         value={props.value}
+        empty={props.empty}
         disabled={props.disabled}
-        aria-invalid={props.problem ? true : undefined}
-        aria-describedby={props.problem ? `${id}-p` : undefined}
+        invalid={props.problem !== undefined}
+        describedBy={props.problem ? `${id}-p` : undefined}
         className={props.width}
-        onChange={(e) => props.onChange(e.target.value)}
-      >
-        {props.empty !== undefined && <option value="">{props.empty}</option>}
-        {headings.map((h) =>
-          h ? (
-            <optgroup key={h} label={h}>
-              {choices(h)}
-            </optgroup>
-          ) : (
-            choices(h)
-          ),
-        )}
-      </select>
+        options={props.options}
+        onChange={props.onChange}
+      />
       {props.problem && (
         <span id={`${id}-p`} role="alert" className="max-w-52 text-[12.5px] text-hand">
           {props.problem}

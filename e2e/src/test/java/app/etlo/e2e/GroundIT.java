@@ -84,7 +84,7 @@ class GroundIT extends InBrowser {
                 .setInputFiles(csv("lab.csv", "Tag;pH;P\n2026-03-01;6,5;31\n2026-03-01;65;31\n"));
         Locator dialog = page.getByRole(AriaRole.DIALOG);
         assertThat(dialog).containsText("Choose the column that holds the day");
-        dialog.getByLabel("day sampled").selectOption("Tag");
+        choose(dialog.getByLabel("day sampled"), "Tag");
         assertThat(dialog).containsText("line 3, pH: 65 cannot be");
         dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Add to the field"))
                 .click();
@@ -102,9 +102,9 @@ class GroundIT extends InBrowser {
         figure("Degree days above 4 °C").click();
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("1 year in 10 below");
         page.keyboard().press("Escape");
-        field("How Grain corn is dated, harvested").selectOption("degreeDays");
+        choose("How Grain corn is dated, harvested", "by degree days");
         assertThat(page.locator("main")).containsText(Pattern.compile("= \\d+ (Sept?|Oct|Nov) 2027"));
-        field("How Grain corn is dated, harvested").selectOption("on");
+        choose("How Grain corn is dated, harvested", "on a day");
         type("Grain corn harvested", "20 Oct 2027");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Add a cover")))
                 .first()
@@ -227,9 +227,9 @@ class GroundIT extends InBrowser {
         demo();
         Locator rows = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Fields"))
                 .getByRole(AriaRole.LISTITEM);
-        field("Show").selectOption("stop");
+        choose("Show", "with a stop note");
         assertThat(rows.first()).containsText("STOP");
-        field("Show").selectOption("");
+        choose("Show", "all");
         page.getByLabel("Find a field or farm").fill("quillan");
         assertThat(rows).hasCount(1);
         assertThat(rows.first()).containsText("Long Paddock");

@@ -158,7 +158,17 @@ abstract class InBrowser {
     }
 
     void choose(String label, String option) {
-        field(label).selectOption(new SelectOption().setLabel(option));
+        choose(field(label), option);
+    }
+
+    /** Opens a list and takes one of its options. */
+    void choose(Locator list, String option) {
+        list.click();
+        option(list, option).click();
+    }
+
+    private static Locator option(Locator list, String name) {
+        return list.page().getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     void step(String name) {

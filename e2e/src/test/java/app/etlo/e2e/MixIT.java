@@ -109,7 +109,8 @@ class MixIT extends InBrowser {
         demo();
         // a cover still to be sown, a lot of rye for it, and the store
         page.navigate("/fields/field-whin-bank/mix");
-        field("Cereal rye lot").selectOption(new SelectOption().setIndex(1));
+        field("Cereal rye lot").click();
+        page.getByRole(AriaRole.OPTION).nth(1).click();
         saved();
         page.navigate("/seed-store");
         Locator needs = region("Needs of the fields");

@@ -89,13 +89,13 @@ class OwnPlanIT extends InBrowser {
         saved();
         accessible("a field check of one species");
         page.reload();
-        assertThat(field("Looked at")).hasValue("cereal-rye");
-        assertThat(field("Stage")).hasValue("stems");
+        assertThat(field("Looked at")).hasText("Cereal rye alone");
+        assertThat(field("Stage")).hasText("stems");
         button("Remove the check of 20 Oct 2026").click();
         saved();
         assertEquals(forecast, shown(STANDS), 1e-9);
         button("Undo").click();
-        assertThat(field("Stage")).hasValue("stems");
+        assertThat(field("Stage")).hasText("stems");
         saved();
         setAgainstACopyInAnotherTab();
         // the browser itself reports the refusal that was asked for
