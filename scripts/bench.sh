@@ -2,7 +2,7 @@
 # Measures against the running demo: evaluation in the core with JMH and over HTTP, or fifty people at once.
 #   ETLO_LIMITS_EVALUATE_SESSION=60000 ETLO_LIMITS_EVALUATE_BURST=6000 ETLO_LIMITS_ENTRANCE_BURST=400 \
 #     ETLO_LIMITS_IMPORTS_SESSION=2000 ETLO_LIMITS_IMPORTS_ADDRESS=2000 ETLO_LIMITS_IMPORTS_BURST=2000 ./etlo demo
-#   scripts/bench.sh [evaluate | load SECONDS | list FIELDS | ground | refresh | mix | simulation]
+#   scripts/bench.sh [evaluate | speed | load SECONDS | list FIELDS | ground | refresh | mix | simulation]
 set -euo pipefail
 cd "$(dirname "$0")/.."
 mvn -B -ntp -q -pl core,testkit,bench -DskipTests -Dspotless.check.skip=true -Djacoco.skip=true package \
@@ -26,6 +26,9 @@ if [ "${1:-evaluate}" = mix ]; then
 fi
 if [ "${1:-evaluate}" = simulation ]; then
   exec java -cp "$path" org.openjdk.jmh.Main app.etlo.core.ground.SimulationBenchmark -prof gc
+fi
+if [ "${1:-evaluate}" = speed ]; then
+  exec java -cp "$path" app.etlo.bench.SpeedRun "http://127.0.0.1:$(cat "$state/port")" "$(cat "$state/demo-password")"
 fi
 java -cp "$path" org.openjdk.jmh.Main app.etlo.bench.EvaluationBenchmark
 java -cp "$path" app.etlo.bench.HttpRun "http://127.0.0.1:$(cat "$state/port")" "$(cat "$state/demo-password")"

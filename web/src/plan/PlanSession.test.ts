@@ -116,6 +116,18 @@ describe('saving by itself', () => {
     expect(server.saves).toEqual(['ab']);
   });
 
+  test('a hand whose letting go is never seen loses nothing', async () => {
+    const s = open();
+    s.change(rename('a'), true);
+    await pass(9000);
+    s.change(rename('ab'), true);
+    await pass(9000);
+    expect(server.saves).toEqual([]);
+    await pass(2000);
+    expect(server.saves).toEqual(['ab']);
+    expect(s.snapshot().save.kind).toBe('saved');
+  });
+
   test('a change made while a save is under way is saved after it', async () => {
     const s = open();
     s.change(rename('a'));

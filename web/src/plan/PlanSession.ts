@@ -33,6 +33,8 @@ interface Draft {
 }
 
 const COALESCE_MS = 700;
+/** A hand that does not move for so long has let go, whether or not that was seen. */
+const RESTS_MS = 10_000;
 
 /**
  * One plan open in one page: every change is shown at once, evaluated by the server (one request in flight, the newest
@@ -72,7 +74,7 @@ export class PlanSession {
   /**
    * Changes the plan; several changes in quick succession are one revision.
    *
-   * @param held while the hand still drags: evaluated at once, saved only by the next {@link flush}
+   * @param held while the hand still drags: evaluated at once, saved by the next {@link flush} or when the hand rests
    */
   readonly change = (edit: (plan: Plan) => Plan, held = false) => {
     this.dirty = true;
@@ -83,9 +85,14 @@ export class PlanSession {
     });
     void this.evaluate();
     clearTimeout(this.timer);
-    if (held) return;
-    this.keep();
-    this.timer = setTimeout(() => void this.flush(), COALESCE_MS);
+    if (!held) this.keep();
+    this.timer = setTimeout(
+      () => {
+        this.keep();
+        void this.flush();
+      },
+      held ? RESTS_MS : COALESCE_MS,
+    );
   };
 
   readonly undo = (over = false) => this.step('undo', over);

@@ -33,12 +33,18 @@ final class HttpRun {
             System.err.println("usage: HttpRun http://127.0.0.1:PORT DEMO-PASSWORD");
             System.exit(64);
         }
-        new HttpRun(args[0]).run(args[1]);
+        signedIn(args[0], args[1]).run();
     }
 
-    private void run(String password) throws Exception {
-        send(HttpRequest.newBuilder(URI.create(base + "/api/session")).GET());
-        post("/api/session", "{\"email\":\"demo@etlo.example\",\"password\":\"" + password + "\"}");
+    /** Somebody of the demo's practice. */
+    static HttpRun signedIn(String base, String password) throws IOException, InterruptedException {
+        HttpRun run = new HttpRun(base);
+        run.send(HttpRequest.newBuilder(URI.create(base + "/api/session")).GET());
+        run.post("/api/session", "{\"email\":\"demo@etlo.example\",\"password\":\"" + password + "\"}");
+        return run;
+    }
+
+    private void run() throws Exception {
         String plan = Json.write(Valley.dossier(KnowledgeLoader.shipped()).plan());
         String body = "{\"asOf\":\"" + Valley.AS_OF + "\",\"plan\":" + plan + "}";
         for (int i = 0; i < WARM_UP; i++) {
@@ -65,7 +71,7 @@ final class HttpRun {
                 ms[MEASURED - 1]);
     }
 
-    private String post(String path, String body) throws IOException, InterruptedException {
+    String post(String path, String body) throws IOException, InterruptedException {
         String token = cookies.getCookieStore().getCookies().stream()
                 .filter(c -> c.getName().equals("XSRF-TOKEN"))
                 .map(java.net.HttpCookie::getValue)

@@ -13,7 +13,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.SelectOption;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -168,7 +167,10 @@ abstract class InBrowser {
     }
 
     private static Locator option(Locator list, String name) {
-        return list.page().getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(name).setExact(true));
+        return list.page()
+                .getByRole(
+                        AriaRole.OPTION,
+                        new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     void step(String name) {

@@ -137,7 +137,8 @@ class TogetherIT extends InBrowser {
         assertThat(on(page, "keep both")).hasCount(0);
         on(page, "open mine as a copy").click();
         assertThat(page.getByLabel("Plan", new Page.GetByLabelOptions().setExact(true)))
-                .not().hasText(Pattern.compile("^the field’s own"));
+                .not()
+                .hasText(Pattern.compile("^the field’s own"));
         assertThat(ended(page)).hasValue("20 Apr 2027");
         on(page, "make it the field’s own").click();
         other.reload();

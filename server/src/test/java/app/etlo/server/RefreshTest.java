@@ -147,7 +147,8 @@ class RefreshTest {
         assertThat(browser.get(LIST).status()).isEqualTo(200);
         readAll();
         assertThat(restsOn()).isEqualTo(before);
-        assertThat(browser.get("/api/field-sections?field=f1-0&field=f1-1").json()).hasSize(2);
+        assertThat(browser.get("/api/field-sections?field=f1-0&field=f1-1").json())
+                .hasSize(2);
     }
 
     @Test

@@ -5,6 +5,7 @@ import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.working.Source;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -52,7 +53,7 @@ final class DatesOutOfOrder extends Judgement {
                         after.id(),
                         p,
                         after.crop().name() + " is planted on " + Shown.date(p) + ", before "
-                                + before.crop().name() + " is off the field."));
+                                + before.crop().name().toLowerCase(Locale.ROOT) + " is off the field."));
     }
 
     private Optional<Note> endFirst(Situation.Cover c) {

@@ -1,8 +1,8 @@
 package app.etlo.core.field;
 
-import app.etlo.core.working.Figured;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Figure;
+import app.etlo.core.working.Figured;
 import app.etlo.core.working.Formula;
 import app.etlo.core.working.Input;
 import app.etlo.core.working.Source;

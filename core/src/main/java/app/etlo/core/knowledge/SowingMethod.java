@@ -7,8 +7,7 @@ import app.etlo.core.working.Source;
  *
  * @param lies where the seed comes to lie
  */
-public record SowingMethod(
-        String id, String name, double rateFactor, String operation, SeedLies lies, Source source) {
+public record SowingMethod(String id, String name, double rateFactor, String operation, SeedLies lies, Source source) {
     /** Where seed comes to lie. */
     public enum SeedLies implements Named {
         IN_SOIL("in-soil"),

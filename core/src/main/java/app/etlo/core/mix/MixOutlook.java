@@ -1,11 +1,11 @@
 package app.etlo.core.mix;
 
-import app.etlo.core.working.Figured;
 import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.weather.YearFigure;
 import app.etlo.core.working.Figure;
+import app.etlo.core.working.Figured;
 import app.etlo.core.working.Formula;
 import app.etlo.core.working.Input;
 import app.etlo.core.working.Origin;

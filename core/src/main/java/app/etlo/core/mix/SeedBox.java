@@ -1,9 +1,9 @@
 package app.etlo.core.mix;
 
-import app.etlo.core.working.Figured;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Figure;
+import app.etlo.core.working.Figured;
 import app.etlo.core.working.Formula;
 import app.etlo.core.working.Input;
 import app.etlo.core.working.Origin;
@@ -95,8 +95,7 @@ public record SeedBox(
 
     private static String name(String zone, boolean small) {
         String size = small ? "Small box" : "Large box";
-        return size
-                + (zone.equals(SownZone.ROW) ? ", row zones" : zone.equals(SownZone.MIDDLE) ? ", middles" : "");
+        return size + (zone.equals(SownZone.ROW) ? ", row zones" : zone.equals(SownZone.MIDDLE) ? ", middles" : "");
     }
 
     private static SeedBox box(

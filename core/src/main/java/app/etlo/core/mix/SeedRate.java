@@ -1,15 +1,15 @@
 package app.etlo.core.mix;
 
-import java.util.ArrayList;
-import java.util.List;
-import app.etlo.core.working.Figured;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Figure;
+import app.etlo.core.working.Figured;
 import app.etlo.core.working.Formula;
 import app.etlo.core.working.Input;
 import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -313,16 +313,7 @@ public record SeedRate(
     @Override
     public List<Figure> figures() {
         List<Figure> all = new ArrayList<>(List.of(
-                pls,
-                germinates,
-                plsKgHa,
-                bulkKgHa,
-                seedsM2,
-                seedsNowM2,
-                comesUpM2,
-                seedKg,
-                fieldKgHa,
-                fieldSeedsM2));
+                pls, germinates, plsKgHa, bulkKgHa, seedsM2, seedsNowM2, comesUpM2, seedKg, fieldKgHa, fieldSeedsM2));
         if (!component.zone().isWhole()) {
             all.add(component.zone().share());
         }

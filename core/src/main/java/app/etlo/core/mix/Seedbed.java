@@ -1,11 +1,11 @@
 package app.etlo.core.mix;
 
-import app.etlo.core.working.Figured;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.weather.YearsAhead;
 import app.etlo.core.working.Figure;
+import app.etlo.core.working.Figured;
 import app.etlo.core.working.Formula;
 import app.etlo.core.working.Input;
 import app.etlo.core.working.Origin;

@@ -1,16 +1,16 @@
 package app.etlo.core.nitrogen;
 
-import java.util.List;
-import app.etlo.core.working.Figured;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.termination.Evidence;
 import app.etlo.core.termination.Stand;
 import app.etlo.core.working.Figure;
+import app.etlo.core.working.Figured;
 import app.etlo.core.working.Formula;
 import app.etlo.core.working.Input;
 import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
+import java.util.List;
 
 /**
  * The nitrogen a cover gives to, or takes from, the next crop within a season.

@@ -1,10 +1,10 @@
 package app.etlo.core.nitrogen;
 
-import app.etlo.core.working.Figured;
 import app.etlo.core.knowledge.Product;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Figure;
+import app.etlo.core.working.Figured;
 import app.etlo.core.working.Formula;
 import app.etlo.core.working.Input;
 import app.etlo.core.working.Origin;

@@ -1,21 +1,22 @@
 package app.etlo.core.termination;
 
-import java.util.List;
-import app.etlo.core.working.Figured;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Figure;
+import app.etlo.core.working.Figured;
 import app.etlo.core.working.Formula;
 import app.etlo.core.working.Input;
 import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
+import java.util.List;
 
 /**
  * What stands in the field when the cover is ended. Both numbers are typed or weighed; what is simulated stands beside them.
  *
  * @param nitrogenPercent of the dry tops
  */
-public record Stand(Evidence evidence, Figure biomass, Figure nitrogenPercent, Figure nitrogenInTops) implements Figured {
+public record Stand(Evidence evidence, Figure biomass, Figure nitrogenPercent, Figure nitrogenInTops)
+        implements Figured {
     private static final Formula TYPED_BIOMASS =
             Formula.of("Biomass expected", "biomass", Source.own("the adviser's own expectation"), "biomass");
     private static final Formula TYPED_N =

@@ -55,7 +55,8 @@ class Problems extends ResponseEntityExceptionHandler {
         return ResponseEntity.badRequest()
                 .body(detail(e.getFieldErrors().stream()
                         .map(f -> new Problem(
-                                "/" + f.getField().replaceAll("[\\[.]", "/").replace("]", ""), String.valueOf(f.getDefaultMessage())))
+                                "/" + f.getField().replaceAll("[\\[.]", "/").replace("]", ""),
+                                String.valueOf(f.getDefaultMessage())))
                         .toList()));
     }
 

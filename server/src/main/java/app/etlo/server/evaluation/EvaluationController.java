@@ -1,12 +1,5 @@
 package app.etlo.server.evaluation;
 
-import app.etlo.core.plan.shown.Part;
-import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
-import java.util.EnumSet;
-import java.util.Set;
-import app.etlo.core.plan.shown.ChapterViews;
 import app.etlo.core.plan.asked.Candidates;
 import app.etlo.core.plan.asked.GroundDays;
 import app.etlo.core.plan.asked.LatestSowings;
@@ -15,18 +8,25 @@ import app.etlo.core.plan.asked.Widening;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.chapter.Rotations;
 import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.core.plan.shown.ChapterViews;
 import app.etlo.core.plan.shown.ClimateView;
 import app.etlo.core.plan.shown.Evaluation;
 import app.etlo.core.plan.shown.EvaluationWriter;
+import app.etlo.core.plan.shown.Part;
 import app.etlo.core.plan.shown.WorkingView;
 import app.etlo.core.working.Figure;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.documents.NotFound;
 import app.etlo.server.limits.Limited;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -46,11 +46,15 @@ class EvaluationController {
     /**
      * @param parts of the answer that are wanted; all of them where none is named
      */
-    record EvaluationRequest(@NotNull PlanDocument plan, @NotNull LocalDate asOf, Optional<Set<Part>> parts) {}
+    record EvaluationRequest(
+            @NotNull PlanDocument plan, @NotNull LocalDate asOf, Optional<Set<Part>> parts) {}
 
     record PlanRequest(@NotNull PlanDocument plan, @NotNull LocalDate asOf) {}
 
-    record WorkingRequest(@NotNull PlanDocument plan, @NotNull LocalDate asOf, @NotBlank String figureId) {}
+    record WorkingRequest(
+            @NotNull PlanDocument plan,
+            @NotNull LocalDate asOf,
+            @NotBlank String figureId) {}
 
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
@@ -60,7 +64,10 @@ class EvaluationController {
         return evaluations.evaluated(request.plan(), request.asOf(), e -> EvaluationWriter.write(e, parts));
     }
 
-    record WindowRequest(@NotNull PlanDocument plan, @NotNull LocalDate asOf, @NotBlank String windowId) {}
+    record WindowRequest(
+            @NotNull PlanDocument plan,
+            @NotNull LocalDate asOf,
+            @NotBlank String windowId) {}
 
     /** What would widen a window, best first, each with the plan as it would be. */
     @Limited(Limited.Kind.EVALUATE)
@@ -93,7 +100,10 @@ class EvaluationController {
         return evaluations.climate(fieldId, asOf);
     }
 
-    record DaysRequest(@NotNull PlanDocument plan, @NotNull LocalDate asOf, @NotBlank String standId) {}
+    record DaysRequest(
+            @NotNull PlanDocument plan,
+            @NotNull LocalDate asOf,
+            @NotBlank String standId) {}
 
     /** A stand day by day, as it is simulated. */
     @Limited(Limited.Kind.EVALUATE)

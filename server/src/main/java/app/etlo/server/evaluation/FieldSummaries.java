@@ -1,8 +1,5 @@
 package app.etlo.server.evaluation;
 
-import app.etlo.core.plan.shown.Part;
-import java.util.EnumSet;
-import java.util.Set;
 import app.etlo.core.plan.asked.SeedNeeds;
 import app.etlo.core.plan.asked.SeedNeeds.SeedNeed;
 import app.etlo.core.plan.chapter.Evaluated;
@@ -12,6 +9,7 @@ import app.etlo.core.plan.document.PlanDocument;
 import app.etlo.core.plan.document.Refused;
 import app.etlo.core.plan.shown.Evaluation;
 import app.etlo.core.plan.shown.EvaluationWriter;
+import app.etlo.core.plan.shown.Part;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.server.documents.DocumentText;
 import app.etlo.server.evaluation.FieldRow.TopNote;
@@ -23,11 +21,13 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
@@ -164,8 +164,7 @@ class FieldSummaries {
         }
         return ask.query((r, i) -> {
                     String kept = r.getString("list_row");
-                    Optional<FieldRow> read =
-                            Optional.ofNullable(kept).flatMap(k -> text.kept(k, FieldRow.class));
+                    Optional<FieldRow> read = Optional.ofNullable(kept).flatMap(k -> text.kept(k, FieldRow.class));
                     FieldRow row = read.isEmpty()
                             ? bare(r, Optional.empty())
                             : read.get().as(r.getString("state"), r.getBoolean("current"));

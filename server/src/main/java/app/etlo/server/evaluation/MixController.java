@@ -1,8 +1,5 @@
 package app.etlo.server.evaluation;
 
-import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
 import app.etlo.core.plan.asked.Alternatives;
 import app.etlo.core.plan.asked.Candidates;
 import app.etlo.core.plan.asked.Failures;
@@ -15,6 +12,9 @@ import app.etlo.core.plan.document.PlanDocument;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.limits.Limited;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
@@ -38,7 +38,10 @@ class MixController {
         this.evaluations = evaluations;
     }
 
-    record CoverRequest(@NotNull PlanDocument plan, @NotNull LocalDate asOf, @NotBlank String coverId) {}
+    record CoverRequest(
+            @NotNull PlanDocument plan,
+            @NotNull LocalDate asOf,
+            @NotBlank String coverId) {}
 
     record MixRequest(
             @NotNull PlanDocument plan,

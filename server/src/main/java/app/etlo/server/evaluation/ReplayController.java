@@ -1,9 +1,5 @@
 package app.etlo.server.evaluation;
 
-import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.Size;
 import app.etlo.core.plan.asked.ReplayChoice;
 import app.etlo.core.plan.asked.ReplayViews.DayView;
 import app.etlo.core.plan.asked.ReplayViews.EndView;
@@ -13,6 +9,10 @@ import app.etlo.core.plan.document.PlanDocument;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.limits.Limited;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -31,7 +31,10 @@ class ReplayController {
         this.evaluations = evaluations;
     }
 
-    record ReplayRequest(@NotNull PlanDocument plan, @NotNull LocalDate asOf, @NotBlank String coverId) {}
+    record ReplayRequest(
+            @NotNull PlanDocument plan,
+            @NotNull LocalDate asOf,
+            @NotBlank String coverId) {}
 
     /**
      * @param asOf today; the record ends before its year

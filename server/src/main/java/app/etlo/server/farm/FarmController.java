@@ -1,7 +1,5 @@
 package app.etlo.server.farm;
 
-import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotNull;
 import app.etlo.core.field.BoundaryReader;
 import app.etlo.core.field.FieldArea;
 import app.etlo.core.plan.document.Context.FarmEntry;
@@ -15,6 +13,8 @@ import app.etlo.server.account.Adviser;
 import app.etlo.server.documents.DecimalSigns;
 import app.etlo.server.limits.Limited;
 import com.fasterxml.jackson.databind.JsonNode;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
@@ -60,7 +60,8 @@ class FarmController {
 
     @Access(Who.MEMBER)
     @PutMapping("/api/farms/{farmId}")
-    FarmEntry put(@PathVariable String farmId, @Valid @RequestBody FarmSave save, @AuthenticationPrincipal Adviser adviser) {
+    FarmEntry put(
+            @PathVariable String farmId, @Valid @RequestBody FarmSave save, @AuthenticationPrincipal Adviser adviser) {
         if (!farmId.equals(save.mine().id())) {
             throw new Refused("/mine/id", "the address names another farm");
         }
@@ -76,7 +77,9 @@ class FarmController {
     @Access(Who.MEMBER)
     @PutMapping("/api/fields/{fieldId}")
     FieldEntry put(
-            @PathVariable String fieldId, @Valid @RequestBody FieldSave save, @AuthenticationPrincipal Adviser adviser) {
+            @PathVariable String fieldId,
+            @Valid @RequestBody FieldSave save,
+            @AuthenticationPrincipal Adviser adviser) {
         if (!fieldId.equals(save.mine().id())) {
             throw new Refused("/mine/id", "the address names another field");
         }

@@ -1,8 +1,5 @@
 package app.etlo.server.knowledge;
 
-import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.Size;
 import app.etlo.core.knowledge.Caution;
 import app.etlo.core.knowledge.Correction;
 import app.etlo.core.knowledge.Group;
@@ -14,6 +11,9 @@ import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;
 import app.etlo.server.documents.NotFound;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -138,8 +138,11 @@ class SpeciesController {
     }
 
     record CellSave(
-            @NotBlank(message = "type the value you use here") String value,
-            @NotBlank(message = WHY) @Size(max = LONGEST_REASON, message = WHY) String why) {}
+            @NotBlank(message = "type the value you use here")
+            String value,
+
+            @NotBlank(message = WHY) @Size(max = LONGEST_REASON, message = WHY)
+            String why) {}
 
     @Access(Who.MEMBER)
     @PutMapping("/api/species/{speciesId}/cells/{columnId}")

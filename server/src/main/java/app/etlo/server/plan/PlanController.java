@@ -1,15 +1,15 @@
 package app.etlo.server.plan;
 
-import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.Size;
 import app.etlo.core.plan.document.PlanDocument;
 import app.etlo.core.plan.document.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;
 import app.etlo.server.farm.FarmStore;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -43,7 +43,9 @@ class PlanController {
 
     /** A plan to be kept beside the field's own. */
     record Copy(
-            @NotBlank(message = NAME) @Size(max = LONGEST_LABEL, message = NAME) String label,
+            @NotBlank(message = NAME) @Size(max = LONGEST_LABEL, message = NAME)
+            String label,
+
             @NotNull PlanDocument plan) {}
 
     @Access(Who.MEMBER)

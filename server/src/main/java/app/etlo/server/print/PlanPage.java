@@ -106,9 +106,7 @@ record PlanPage(
 
     private static String name(Evaluation e, String subject) {
         return Stream.concat(
-                        e.covers().stream()
-                                .filter(c -> c.id().equals(subject))
-                                .map(CoverView::name),
+                        e.covers().stream().filter(c -> c.id().equals(subject)).map(CoverView::name),
                         e.crops().stream().filter(c -> c.id().equals(subject)).map(CropView::name))
                 .findFirst()
                 .orElse(subject);
@@ -191,9 +189,7 @@ record PlanPage(
 
     private static Optional<NitrogenLine> line(String label, Optional<FigureView> figure) {
         return figure.map(f -> new NitrogenLine(
-                label,
-                text(f.low().map(l -> l + " … " + f.high().orElse("")).orElse("")),
-                text(f)));
+                label, text(f.low().map(l -> l + " … " + f.high().orElse("")).orElse("")), text(f)));
     }
 
     private static NoteLine note(NoteView n) {

@@ -1,13 +1,13 @@
 package app.etlo.server.print;
 
-import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotNull;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.evaluation.Evaluations;
 import app.etlo.server.limits.Limited;
 import app.etlo.server.plan.PlanStore;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -44,12 +44,13 @@ class PrintController {
     @Limited(Limited.Kind.IMPORT)
     @Access(Who.MEMBER)
     @PostMapping(value = "/api/plans/{planId}/pdf", produces = MediaType.APPLICATION_PDF_VALUE)
-    ResponseEntity<byte[]> print(@PathVariable String planId, @Valid @RequestBody PrintRequest request) throws IOException {
+    ResponseEntity<byte[]> print(@PathVariable String planId, @Valid @RequestBody PrintRequest request)
+            throws IOException {
         PlanStore.At saved = plans.at(planId);
         Evaluated evaluated = evaluations.evaluate(saved.plan(), request.asOf());
         Optional<Printing.Picture> section = printing.picture(request.sectionSvg());
-        String html = PlanTemplate.html(
-                PlanPage.of(evaluated, evaluations.dossier(saved.plan()), section, saved.revision()));
+        String html =
+                PlanTemplate.html(PlanPage.of(evaluated, evaluations.dossier(saved.plan()), section, saved.revision()));
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,

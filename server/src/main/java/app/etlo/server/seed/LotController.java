@@ -1,7 +1,5 @@
 package app.etlo.server.seed;
 
-import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotNull;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.document.Context.LotEntry;
 import app.etlo.core.plan.document.LotCsv;
@@ -11,6 +9,8 @@ import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;
 import app.etlo.server.documents.DecimalSigns;
 import app.etlo.server.limits.Limited;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
@@ -64,7 +64,8 @@ class LotController {
 
     @Access(Who.MEMBER)
     @PutMapping("/api/lots/{lotId}")
-    LotEntry put(@PathVariable String lotId, @Valid @RequestBody LotSave save, @AuthenticationPrincipal Adviser adviser) {
+    LotEntry put(
+            @PathVariable String lotId, @Valid @RequestBody LotSave save, @AuthenticationPrincipal Adviser adviser) {
         if (!lotId.equals(save.mine().id())) {
             throw new Refused("/mine/id", "the address names another lot");
         }

@@ -59,7 +59,9 @@ class DemoDataTest {
                 Evaluation e = EvaluationWriter.write(
                         new Evaluator(KNOWLEDGE).evaluate(d.plan(), d.context(), LocalDate.of(year, 11, 25)));
                 assertThat(e.field()).as(d.context().field().name()).isPresent();
-                assertThat(e.section().orElseThrow().stands()).as(d.context().field().name()).isNotEmpty();
+                assertThat(e.section().orElseThrow().stands())
+                        .as(d.context().field().name())
+                        .isNotEmpty();
             }
         }
     }

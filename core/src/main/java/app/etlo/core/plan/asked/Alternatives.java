@@ -1,10 +1,9 @@
 package app.etlo.core.plan.asked;
 
+import app.etlo.core.knowledge.Group;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.MixOutlook;
-import app.etlo.core.working.Figure;
-import app.etlo.core.knowledge.Group;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
 import app.etlo.core.plan.document.PlanDocument;
@@ -15,6 +14,7 @@ import app.etlo.core.plan.document.PlanEdit;
 import app.etlo.core.plan.document.Refused;
 import app.etlo.core.plan.shown.Evaluation.FigureView;
 import app.etlo.core.plan.shown.EvaluationWriter;
+import app.etlo.core.working.Figure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -79,7 +79,8 @@ public final class Alternatives {
                         outlook.map(MixOutlook::mass),
                         outlook.flatMap(MixOutlook::carbonToNitrogen)),
                 cover.entry().aims().orElse(List.of()).stream()
-                        .map(a -> outlook.flatMap(o -> Optional.ofNullable(o.aims().get(a)))));
+                        .map(a -> outlook.flatMap(
+                                o -> Optional.ofNullable(o.aims().get(a)))));
         return new MixColumn(
                 id,
                 name,
@@ -100,7 +101,8 @@ public final class Alternatives {
                             s.name(),
                             s.group(),
                             EvaluationWriter.figure(blend.seedShares().get(i), e),
-                            outlook.map(o -> EvaluationWriter.figure(o.standShares().get(i), e)));
+                            outlook.map(
+                                    o -> EvaluationWriter.figure(o.standShares().get(i), e)));
                 })
                 .toList();
     }

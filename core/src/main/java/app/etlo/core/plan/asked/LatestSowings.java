@@ -1,12 +1,12 @@
 package app.etlo.core.plan.asked;
 
-import app.etlo.core.plan.shown.ChapterWriter;
-import app.etlo.core.rotation.WindowResult;
 import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.document.Refused;
 import app.etlo.core.plan.shown.ChapterViews.LatestView;
+import app.etlo.core.plan.shown.ChapterWriter;
 import app.etlo.core.rotation.Window;
+import app.etlo.core.rotation.WindowResult;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;

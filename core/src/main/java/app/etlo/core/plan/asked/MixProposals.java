@@ -1,10 +1,10 @@
 package app.etlo.core.plan.asked;
 
-import app.etlo.core.mix.Blend;
 import app.etlo.core.knowledge.Group;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.knowledge.Use;
 import app.etlo.core.mix.AimDelivery;
+import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.Bounds;
 import app.etlo.core.mix.MixDesigner;
 import app.etlo.core.mix.MixDesigner.Binding;
@@ -199,7 +199,10 @@ public final class MixProposals {
                 ? Optional.empty()
                 : Optional.of(view(
                         designer.own(shares),
-                        e.cover(coverId).mix().blend().flatMap(Blend::costPerHa)
+                        e.cover(coverId)
+                                .mix()
+                                .blend()
+                                .flatMap(Blend::costPerHa)
                                 .map(f -> f.in(Unit.MONEY_PER_HA))
                                 .orElseGet(() -> cost.perHa(shares, false))));
     }

@@ -2,9 +2,6 @@ package app.etlo.core.plan.asked;
 
 import app.etlo.core.ground.GrownCover;
 import app.etlo.core.ground.GrownCrop;
-import app.etlo.core.rotation.CropInTime;
-import app.etlo.core.working.Figure;
-import java.util.function.Function;
 import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.plan.asked.ReplayViews.Ask;
 import app.etlo.core.plan.asked.ReplayViews.DayView;
@@ -26,8 +23,10 @@ import app.etlo.core.plan.document.Refused;
 import app.etlo.core.plan.shown.EvaluationWriter;
 import app.etlo.core.plan.shown.FigureDifference;
 import app.etlo.core.plan.timeline.SiteWeather;
+import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.weather.Climate;
 import app.etlo.core.weather.Forecast;
+import app.etlo.core.working.Figure;
 import app.etlo.core.working.Origin;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -38,6 +37,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
@@ -172,10 +172,9 @@ public final class Replays {
         LocalDate done = of(came, open.span, planned.kind(), planned.subject())
                 .map(Ask::planned)
                 .orElse(planned.planned());
-        Function<Evaluated, Optional<Figure>> rests =
-                planned.subject().equals(open.span.coverId())
-                        ? ofCover(planned.subject(), GrownCover::mass)
-                        : ofCrop(planned.subject(), GrownCrop::mass);
+        Function<Evaluated, Optional<Figure>> rests = planned.subject().equals(open.span.coverId())
+                ? ofCover(planned.subject(), GrownCover::mass)
+                : ofCrop(planned.subject(), GrownCrop::mass);
         List<ReplayChoice> known =
                 choices.stream().filter(c -> !c.made().isAfter(done)).toList();
         Evaluated then = evaluated(open, chosen(open.plan, known), done);
@@ -190,8 +189,7 @@ public final class Replays {
     }
 
     /** Other days for one thing, all else as chosen, in the weather that came. */
-    private List<Tried> tried(
-            Open open, Ask planned, LocalDate done, PlanDocument chosen, Evaluated came) {
+    private List<Tried> tried(Open open, Ask planned, LocalDate done, PlanDocument chosen, Evaluated came) {
         Set<LocalDate> days = new LinkedHashSet<>();
         LocalDate first = (done.isBefore(planned.planned()) ? done : planned.planned()).minusDays(TRIED_AROUND_DAYS);
         LocalDate last = (done.isAfter(planned.planned()) ? done : planned.planned()).plusDays(TRIED_AROUND_DAYS);

@@ -38,8 +38,9 @@ public final class SeedNeeds {
     public static List<SeedNeed> of(Evaluated e) {
         return e.covers().stream()
                 .filter(c -> c.sown().map(d -> !d.isBefore(e.asOf())).orElse(true))
-                .flatMap(
-                        c -> c.mix().blend().stream().flatMap(b -> b.rates().stream()).map(r -> need(e, c, r)))
+                .flatMap(c -> c.mix().blend().stream()
+                        .flatMap(b -> b.rates().stream())
+                        .map(r -> need(e, c, r)))
                 .toList();
     }
 

@@ -1,6 +1,5 @@
 package app.etlo.core.plan.asked;
 
-import java.util.stream.Stream;
 import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.PlantKind;
@@ -25,6 +24,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /**
  * Which inputs move a simulated figure most: each is put to its 1-in-10 and its 9-in-10 value while all others stay, and the plan is
@@ -124,7 +124,8 @@ public final class Sensitivities {
     public static Optional<SensitivityView> of(
             Evaluator evaluator, PlanDocument plan, Context context, LocalDate asOf, String figureId) {
         Evaluated usual = evaluator.evaluate(plan, context, asOf);
-        Optional<Simulated> found = simulated(usual).filter(s -> s.figure().id().equals(figureId)).findFirst();
+        Optional<Simulated> found =
+                simulated(usual).filter(s -> s.figure().id().equals(figureId)).findFirst();
         if (found.isEmpty() || usual.ground().isEmpty()) {
             return Optional.empty();
         }
@@ -174,8 +175,8 @@ public final class Sensitivities {
     /** Whether over half of the plants of a stand, or of all stands for the whole rotation, are of kinds or species not tuned on. */
     private static boolean restsOnDerived(Evaluated e, Optional<String> standId) {
         PlanGround ground = e.ground().orElseThrow();
-        List<String> of = standId.filter(id -> !ground.plants(id).isEmpty()).stream()
-                .toList();
+        List<String> of =
+                standId.filter(id -> !ground.plants(id).isEmpty()).stream().toList();
         List<GroundEvents.Standing> plants = ground.standings().stream()
                 .filter(s -> of.isEmpty() || of.contains(s.standId()))
                 .toList();

@@ -1,6 +1,5 @@
 package app.etlo.core.plan.asked;
 
-import app.etlo.core.rotation.WindowResult;
 import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.chapter.Evaluated;
@@ -22,6 +21,7 @@ import app.etlo.core.rotation.GrainYield;
 import app.etlo.core.rotation.InsideWindows;
 import app.etlo.core.rotation.Window;
 import app.etlo.core.rotation.WindowKind;
+import app.etlo.core.rotation.WindowResult;
 import app.etlo.core.weather.DegreeDays;
 import app.etlo.core.weather.Percentiles;
 import app.etlo.core.weather.YearsAhead;
@@ -165,9 +165,7 @@ public final class Widening {
     private Optional<LocalDate> neededBy() {
         boolean mulch = cover.map(c -> c.entry().aims().orElse(List.of()).contains("mulch"))
                         .orElse(false)
-                || cover.flatMap(CoverResult::end)
-                        .map(t -> t.method().rolls())
-                        .orElse(false);
+                || cover.flatMap(CoverResult::end).map(t -> t.method().rolls()).orElse(false);
         return mulch ? e.years().flatMap(this::mulchDate) : Optional.empty();
     }
 

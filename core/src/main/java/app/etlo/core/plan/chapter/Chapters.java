@@ -57,7 +57,8 @@ final class Chapters {
                 .map(g -> new GroundFigures(g, plan.context().farm().units()));
         SowChapter sow = new SowChapter(plan, offer);
         List<CoverResult> covers = plan.covers().stream()
-                .map(c -> cover(plan, c, growth, grown, sow, ends.get(c.id()), Optional.ofNullable(credits.get(c.id()))))
+                .map(c ->
+                        cover(plan, c, growth, grown, sow, ends.get(c.id()), Optional.ofNullable(credits.get(c.id()))))
                 .toList();
         List<Pass> later = plan.timeline().passes().stream()
                 .filter(p -> planted.stream().noneMatch(c -> c.passes().contains(p)))
@@ -169,7 +170,9 @@ final class Chapters {
                 c.sow(),
                 c.ending(),
                 c.credit(),
-                c.bench().map(b -> b.findings(in.components(), plan.knowledge())).orElse(Map.of()),
+                c.bench()
+                        .map(b -> b.findings(in.components(), plan.knowledge()))
+                        .orElse(Map.of()),
                 c.bench().map(b -> b.aliveAtEnd(in.components())).orElse(Map.of()),
                 growth.rootedM(in),
                 MixUses.of(

@@ -26,9 +26,10 @@ final class EndChapter {
     private static EndResult cover(CoverInTime c) {
         String prefix = "end/" + c.id();
         return new EndResult(
-                c.end().flatMap(e -> c.next()
-                        .flatMap(CropInTime::planted)
-                        .map(p -> e.daysBefore(prefix + "/daysBeforePlanting", p))),
+                c.end()
+                        .flatMap(e -> c.next()
+                                .flatMap(CropInTime::planted)
+                                .map(p -> e.daysBefore(prefix + "/daysBeforePlanting", p))),
                 c.entry().stand().flatMap(s -> stand(prefix, s)));
     }
 

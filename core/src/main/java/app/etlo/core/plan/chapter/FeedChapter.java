@@ -30,8 +30,7 @@ final class FeedChapter {
                 .stand()
                 .ifPresent(s -> credits.put(
                         c.id(),
-                        CoverCredit.of(
-                                c.next().map(n -> "feed/" + n.id()).orElse("end/" + c.id()), s))));
+                        CoverCredit.of(c.next().map(n -> "feed/" + n.id()).orElse("end/" + c.id()), s))));
         return credits;
     }
 
@@ -53,12 +52,15 @@ final class FeedChapter {
         String prefix = "feed/" + crop.id();
         CropEntry entry = new PlanLookup(plan.plan()).crop(crop.id()).orElseThrow();
         Optional<NitrogenEntry> n = entry.nitrogen();
-        Optional<Figure> need = n.flatMap(NitrogenEntry::school).map("local"::equals).orElse(false)
+        Optional<Figure> need = n.flatMap(NitrogenEntry::school)
+                        .map("local"::equals)
+                        .orElse(false)
                 ? n.flatMap(NitrogenEntry::need)
                         .map(q -> Need.local(
                                 prefix, q, n.flatMap(NitrogenEntry::source).orElse("")))
                 : Need.byYieldGoal(prefix, crop.crop(), crop.yieldGoal(), n.flatMap(NitrogenEntry::factor));
-        Optional<Figure> planned = need.flatMap(f -> planned(prefix, plan.timeline().feedings(crop.id())));
+        Optional<Figure> planned =
+                need.flatMap(f -> planned(prefix, plan.timeline().feedings(crop.id())));
         return new FeedResult(
                 credit,
                 need,

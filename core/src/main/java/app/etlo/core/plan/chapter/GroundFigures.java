@@ -93,7 +93,8 @@ final class GroundFigures {
         Band massBand = GroundCourse.band(mass);
         int year = nearest(mass, massBand.middle());
         int after = ground.course().recordOf(ground.day(end.get()) + 6);
-        Optional<Figure> percent = mass[year] > 0 ? Optional.of(nitrogenPercent(id, mass[year], nitrogen[year])) : Optional.empty();
+        Optional<Figure> percent =
+                mass[year] > 0 ? Optional.of(nitrogenPercent(id, mass[year], nitrogen[year])) : Optional.empty();
         return Optional.of(new GrownCover(
                 tops(c, id + "/mass", plants, record, mass, year, errorOfMass),
                 percent.map(p -> CN.figure(
@@ -153,8 +154,8 @@ final class GroundFigures {
             double[] mass,
             int year,
             double errorOfMass) {
-        Map<String, String> names = c.species().stream()
-                .collect(Collectors.toMap(Species::id, Species::name, (a, b) -> a));
+        Map<String, String> names =
+                c.species().stream().collect(Collectors.toMap(Species::id, Species::name, (a, b) -> a));
         List<Input> parts = new ArrayList<>();
         for (int i = 0; i < plants.size(); i++) {
             String id = ground.plantId(plants.get(i));
@@ -163,10 +164,7 @@ final class GroundFigures {
         }
         Figure f = Formula.sum("Dry tops of all species", parts.size())
                 .figure(figureId, "Dry tops that stand when it ends", Unit.T_PER_HA, parts);
-        return banded(
-                f,
-                ModelError.widen(around(mass, mass[year]), errorOfMass)
-                        .map(v -> v / 1000));
+        return banded(f, ModelError.widen(around(mass, mass[year]), errorOfMass).map(v -> v / 1000));
     }
 
     GrownCrop crop(CropInTime c) {
@@ -182,16 +180,19 @@ final class GroundFigures {
     /** What a crop has grown to until it is harvested, also where frost ended it ripe before: to compare plans; it is not a yield. */
     private Optional<Figure> grown(CropInTime c) {
         List<Integer> plants = ground.plants(c.id());
-        return c.harvested().filter(ground::covers).filter(d -> !plants.isEmpty()).map(day -> {
-            Band tHa = GroundCourse.band(
-                    scaled(ground.course().sum(ground.before(day), plants, OfPlant.PEAK_KG_HA), 1e-3));
-            Figure f = SIMPLE.figure(
-                    "grow/" + c.id() + "/cropMass",
-                    "Dry tops of the crop at harvest, simulated: to compare plans",
-                    Unit.T_PER_HA,
-                    input("value", "Dry tops of the crop at harvest", tHa.middle(), Unit.T_PER_HA));
-            return banded(f, ModelError.widen(tHa, ModelError.OF_MASS));
-        });
+        return c.harvested()
+                .filter(ground::covers)
+                .filter(d -> !plants.isEmpty())
+                .map(day -> {
+                    Band tHa = GroundCourse.band(
+                            scaled(ground.course().sum(ground.before(day), plants, OfPlant.PEAK_KG_HA), 1e-3));
+                    Figure f = SIMPLE.figure(
+                            "grow/" + c.id() + "/cropMass",
+                            "Dry tops of the crop at harvest, simulated: to compare plans",
+                            Unit.T_PER_HA,
+                            input("value", "Dry tops of the crop at harvest", tHa.middle(), Unit.T_PER_HA));
+                    return banded(f, ModelError.widen(tHa, ModelError.OF_MASS));
+                });
     }
 
     /** Water that roots can draw, layer by layer in the middle year. */

@@ -1,15 +1,15 @@
 package app.etlo.core.plan.chapter;
 
-import app.etlo.core.plan.document.Operation;
-import app.etlo.core.plan.document.PlanLookup;
-import app.etlo.core.plan.timeline.CoverInTime;
-import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.advice.Situation.MixUse;
 import app.etlo.core.advice.Situation.SeedFertiliser;
 import app.etlo.core.knowledge.Caution;
 import app.etlo.core.knowledge.SowingMethod;
 import app.etlo.core.mix.MixPlace;
 import app.etlo.core.plan.document.FieldEntry;
+import app.etlo.core.plan.document.Operation;
+import app.etlo.core.plan.document.PlanLookup;
+import app.etlo.core.plan.timeline.CoverInTime;
+import app.etlo.core.plan.timeline.PlanInTime;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -33,14 +33,15 @@ public final class MixUses {
                 || cover.end().filter(e -> e.method().grazes()).isPresent();
         Optional<String> stock = field.livestock().filter(t -> !t.isBlank());
         Map<String, List<Caution>> cautions = new LinkedHashMap<>();
-        cover.components().forEach(c -> cautions.put(
-                c.species().id(),
-                c.species().use().cautions().stream()
-                        .map(id -> plan.knowledge().cautions().get(id))
-                        .filter(k -> k.animals().stream()
-                                .anyMatch(a ->
-                                        stock.map(t -> MixPlace.keeps(t, a)).orElse(MixPlace.ANIMALS.contains(a))))
-                        .toList()));
+        cover.components()
+                .forEach(c -> cautions.put(
+                        c.species().id(),
+                        c.species().use().cautions().stream()
+                                .map(id -> plan.knowledge().cautions().get(id))
+                                .filter(k -> k.animals().stream()
+                                        .anyMatch(a -> stock.map(t -> MixPlace.keeps(t, a))
+                                                .orElse(MixPlace.ANIMALS.contains(a))))
+                                .toList()));
         return new MixUse(
                 fed,
                 stock.isPresent(),

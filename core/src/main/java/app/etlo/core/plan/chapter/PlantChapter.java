@@ -48,8 +48,7 @@ final class PlantChapter {
                     plan,
                     crop,
                     all.stream()
-                            .filter(p ->
-                                    p.date().isAfter(from) && !p.date().isAfter(through))
+                            .filter(p -> p.date().isAfter(from) && !p.date().isAfter(through))
                             .toList()));
             after = through.isAfter(after) ? through : after;
         }

@@ -1,6 +1,5 @@
 package app.etlo.core.plan.growth;
 
-import app.etlo.core.plan.timeline.CoverInTime;
 import app.etlo.core.ground.GroundEvent;
 import app.etlo.core.ground.GroundEvent.Kill;
 import app.etlo.core.ground.GroundPlant;
@@ -15,6 +14,7 @@ import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.mix.MixForecast;
 import app.etlo.core.mix.SeedRate;
 import app.etlo.core.plan.document.Operation;
+import app.etlo.core.plan.timeline.CoverInTime;
 import app.etlo.core.plan.timeline.Timeline;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.termination.Termination;

@@ -1,7 +1,5 @@
 package app.etlo.core.plan.growth;
 
-import app.etlo.core.plan.timeline.CoverInTime;
-import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.CompetitionForecast;
@@ -16,6 +14,8 @@ import app.etlo.core.mix.MixSeason;
 import app.etlo.core.mix.Prospect;
 import app.etlo.core.mix.SeedRate;
 import app.etlo.core.plan.document.FieldEntry;
+import app.etlo.core.plan.timeline.CoverInTime;
+import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.Window;
@@ -45,17 +45,23 @@ public record MixBench(MixForecast forecast, MixPlace place) {
         if (years.isEmpty() || from.isEmpty() || to.isEmpty() || !from.get().isBefore(to.get())) {
             return Optional.empty();
         }
-        MixSeason season = new MixSeason(years.get(), from.get(), to.get(), plan.soil().availableMm());
+        MixSeason season =
+                new MixSeason(years.get(), from.get(), to.get(), plan.soil().availableMm());
         MixPlace place = new MixPlace(
                 cover.next(),
                 cover.previous().map(CropInTime::crop),
                 cover.standing()
-                        .flatMap(s ->
-                                cover.entry().place().kind().or(() -> cover.window().map(Window::kind))),
+                        .flatMap(s -> cover.entry()
+                                .place()
+                                .kind()
+                                .or(() -> cover.window().map(Window::kind))),
                 end.map(e -> new MixPlace.End(
                         e.date(),
                         e.method(),
-                        cover.endings().stream().skip(1).map(Termination::method).toList())),
+                        cover.endings().stream()
+                                .skip(1)
+                                .map(Termination::method)
+                                .toList())),
                 ph(field),
                 field.drainage(),
                 field.tileDepth().map(q -> q.in(Unit.CENTIMETRE)),

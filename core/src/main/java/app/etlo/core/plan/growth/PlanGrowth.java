@@ -1,17 +1,17 @@
 package app.etlo.core.plan.growth;
 
-import app.etlo.core.mix.MixForecast;
-import app.etlo.core.nitrogen.FeedResult;
-import app.etlo.core.plan.timeline.CoverInTime;
-import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.ground.GroundCourse.OfPlant;
 import app.etlo.core.ground.GroundMemory;
 import app.etlo.core.ground.GroundRun;
 import app.etlo.core.ground.GroundSoil;
 import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.ground.GroundWeather;
+import app.etlo.core.mix.MixForecast;
 import app.etlo.core.mix.MixForecast.Sown;
+import app.etlo.core.nitrogen.FeedResult;
 import app.etlo.core.nitrogen.Need;
+import app.etlo.core.plan.timeline.CoverInTime;
+import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
@@ -139,9 +139,10 @@ public final class PlanGrowth {
 
     /** What the mix of a cover is judged with: by the simulation where it is sown in its days. */
     public Optional<MixBench> bench(CoverInTime cover) {
-        return MixBench.of(plan, cover).map(bench -> simulated(cover)
-                .map(g -> bench.grown(simple -> forecast(simple, g, cover, bench)))
-                .orElse(bench));
+        return MixBench.of(plan, cover)
+                .map(bench -> simulated(cover)
+                        .map(g -> bench.grown(simple -> forecast(simple, g, cover, bench)))
+                        .orElse(bench));
     }
 
     private GroundForecast forecast(MixForecast simple, PlanGround g, CoverInTime cover, MixBench bench) {
@@ -163,16 +164,18 @@ public final class PlanGrowth {
     /** How deep taprooted species root in this season in 1 year of 10, m, by species; empty without a simulation. */
     public Map<String, Double> rootedM(CoverInTime cover) {
         Map<String, Double> deepest = new LinkedHashMap<>();
-        simulated(cover).ifPresent(g -> cover.species().stream()
-                .filter(s -> s.taproot() && g.has(cover.id(), s.id()))
-                .forEach(s -> {
-                    int plant = g.plant(cover.id(), s.id());
-                    double most = IntStream.range(0, g.course().records())
-                            .mapToDouble(r -> g.band(r, plant, OfPlant.ROOT_M).high())
-                            .max()
-                            .orElse(0);
-                    deepest.put(s.id(), most);
-                }));
+        simulated(cover)
+                .ifPresent(g -> cover.species().stream()
+                        .filter(s -> s.taproot() && g.has(cover.id(), s.id()))
+                        .forEach(s -> {
+                            int plant = g.plant(cover.id(), s.id());
+                            double most = IntStream.range(0, g.course().records())
+                                    .mapToDouble(r ->
+                                            g.band(r, plant, OfPlant.ROOT_M).high())
+                                    .max()
+                                    .orElse(0);
+                            deepest.put(s.id(), most);
+                        }));
         return deepest;
     }
 

@@ -18,8 +18,7 @@ public final class ChapterViews {
     /**
      * @param where its depths, in the farm's units
      */
-    public record LayerView(
-            String where, FigureView wiltingPoint, FigureView fieldCapacity, FigureView saturation) {}
+    public record LayerView(String where, FigureView wiltingPoint, FigureView fieldCapacity, FigureView saturation) {}
 
     /**
      * A window with what it offers.
@@ -102,8 +101,7 @@ public final class ChapterViews {
     /**
      * @param aims what the whole delivers, by aim
      */
-    public record DeliveryView(
-            FigureView mass, Optional<FigureView> carbonToNitrogen, Map<String, FigureView> aims) {}
+    public record DeliveryView(FigureView mass, Optional<FigureView> carbonToNitrogen, Map<String, FigureView> aims) {}
 
     /**
      * @param catchTest what it must weigh

@@ -141,16 +141,15 @@ public final class ChapterWriter {
                                 view(b.seedKg()),
                                 view(b.cost()),
                                 view(b.costPerHa()))),
-                m.outlook()
-                        .map(o -> new DeliveryView(view(o.mass()), view(o.carbonToNitrogen()), views(o.aims()))),
+                m.outlook().map(o -> new DeliveryView(view(o.mass()), view(o.carbonToNitrogen()), views(o.aims()))),
                 m.useful().stream().map(ChapterWriter::latest).toList());
     }
 
     private RateView rate(Blend b, int i, Optional<MixOutlook> outlook) {
         SeedRate r = b.rates().get(i);
         var species = r.component().species();
-        boolean small = b.boxes().stream()
-                .anyMatch(x -> x.small() && x.species().contains(species.id()));
+        boolean small =
+                b.boxes().stream().anyMatch(x -> x.small() && x.species().contains(species.id()));
         return new RateView(
                 species.id(),
                 species.name(),

@@ -1,18 +1,18 @@
 package app.etlo.core.plan.shown;
 
-import java.util.Comparator;
 import app.etlo.core.nitrogen.LeftToBuy;
+import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
 import app.etlo.core.plan.chapter.Evaluated.CropResult;
-import app.etlo.core.working.Figured;
-import java.util.LinkedHashMap;
-import java.util.Map;
-import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.shown.Evaluation.FigureView;
 import app.etlo.core.working.Figure;
+import app.etlo.core.working.Figured;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 
 /** Several plans of one field side by side: the figures that a choice between them rests on, with what differs from the first. */
@@ -94,7 +94,10 @@ public final class ComparedPlans {
     }
 
     private static String words(CoverResult c) {
-        return "Cover" + c.next().map(n -> " before " + n.crop().name().toLowerCase(Locale.ROOT)).orElse("") + ": ";
+        return "Cover"
+                + c.next()
+                        .map(n -> " before " + n.crop().name().toLowerCase(Locale.ROOT))
+                        .orElse("") + ": ";
     }
 
     private static String words(CropResult c) {

@@ -1,5 +1,10 @@
 package app.etlo.core.plan.shown;
 
+import app.etlo.core.advice.MissingFact;
+import app.etlo.core.advice.Step;
+import app.etlo.core.advice.Weight;
+import app.etlo.core.knowledge.Group;
+import app.etlo.core.plan.document.PlanDocument.AnswerEntry;
 import app.etlo.core.plan.shown.ChapterViews.EndChapterView;
 import app.etlo.core.plan.shown.ChapterViews.FeedChapterView;
 import app.etlo.core.plan.shown.ChapterViews.FieldView;
@@ -8,11 +13,6 @@ import app.etlo.core.plan.shown.ChapterViews.MixChapterView;
 import app.etlo.core.plan.shown.ChapterViews.PlantChapterView;
 import app.etlo.core.plan.shown.ChapterViews.SowChapterView;
 import app.etlo.core.plan.shown.ChapterViews.WindowView;
-import app.etlo.core.advice.MissingFact;
-import app.etlo.core.advice.Step;
-import app.etlo.core.advice.Weight;
-import app.etlo.core.knowledge.Group;
-import app.etlo.core.plan.document.PlanDocument.AnswerEntry;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;

@@ -1,14 +1,9 @@
 package app.etlo.core.plan.shown;
 
-import java.util.EnumSet;
-import java.util.function.BiConsumer;
-import app.etlo.core.nitrogen.LeftToBuy;
-import app.etlo.core.rotation.Window;
-import app.etlo.core.termination.Stand;
-import java.util.Set;
 import app.etlo.core.advice.Note;
 import app.etlo.core.advice.Step;
 import app.etlo.core.mix.Blend;
+import app.etlo.core.nitrogen.LeftToBuy;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
 import app.etlo.core.plan.chapter.Evaluated.CropResult;
@@ -28,16 +23,21 @@ import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.quantity.UnitSystem;
+import app.etlo.core.rotation.Window;
+import app.etlo.core.termination.Stand;
 import app.etlo.core.tillage.Pass;
 import app.etlo.core.weather.YearsAhead;
 import app.etlo.core.working.Figure;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.BiConsumer;
 
 /** Writes an evaluated plan out for reading: figures rounded and in the farm's units, notes with their answers. */
 public final class EvaluationWriter {

@@ -1,6 +1,5 @@
 package app.etlo.core.plan.shown;
 
-import app.etlo.core.termination.Stand;
 import app.etlo.core.field.FrostDates;
 import app.etlo.core.knowledge.Group;
 import app.etlo.core.knowledge.Species;
@@ -19,6 +18,7 @@ import app.etlo.core.plan.shown.Evaluation.SectionView;
 import app.etlo.core.plan.shown.Evaluation.StandView;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
+import app.etlo.core.termination.Stand;
 import app.etlo.core.tillage.Pass;
 import app.etlo.core.working.Figure;
 import java.time.LocalDate;

@@ -66,9 +66,7 @@ final class CoversInTime {
                 entry,
                 next.map(crops::indexOf).filter(i -> i > 0).map(i -> crops.get(i - 1)),
                 next,
-                entry.place().relation().equals("into")
-                        ? crop(entry.place().cropId())
-                        : Optional.empty(),
+                entry.place().relation().equals("into") ? crop(entry.place().cropId()) : Optional.empty(),
                 windows.of(entry),
                 timeline.sown(entry.id()),
                 timeline.endings(entry.id()).stream()
@@ -131,8 +129,8 @@ final class CoversInTime {
     }
 
     private Sowing sowing(CoverEntry entry) {
-        Operation.Sow p = timeline.sow(entry.id())
-                .orElseGet(() -> Operation.Sow.of("none", entry.id(), DateEntry.on(asOf)));
+        Operation.Sow p =
+                timeline.sow(entry.id()).orElseGet(() -> Operation.Sow.of("none", entry.id(), DateEntry.on(asOf)));
         return new Sowing(
                 knowledge.sowingMethods().get(p.method().orElse("drilled")),
                 p.lateness().orElse(1.0),

@@ -1,11 +1,11 @@
 package app.etlo.core.plan.chapter;
 
-import app.etlo.core.plan.FiguresShown;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.plan.FiguresShown;
 import app.etlo.core.plan.Plans;
 import app.etlo.core.plan.document.Context;
 import app.etlo.core.plan.document.Json;
@@ -118,7 +118,8 @@ class PlanLawsTest {
     void every_plan_the_reader_takes_is_evaluated_and_written(@ForAll("plans") PlanDocument plan) {
         assertThat(Plans.READER.read(Json.write(plan))).isEqualTo(plan);
         Evaluation e = EvaluationWriter.write(evaluate(plan));
-        assertThat(e.section().orElseThrow().from()).isBefore(e.section().orElseThrow().to());
+        assertThat(e.section().orElseThrow().from())
+                .isBefore(e.section().orElseThrow().to());
         FiguresShown.of(e).values().forEach(f -> {
             assertThat(Double.isFinite(f.value())).as(f.id()).isTrue();
             assertThat(f.text()).as(f.id()).isNotBlank();

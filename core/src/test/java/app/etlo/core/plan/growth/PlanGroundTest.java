@@ -126,7 +126,8 @@ class PlanGroundTest {
                     .operation("sow", "v1", day, "\"method\":\"drilled\"")
                     .operation("end", "v1", "2028-04-20", "\"method\":\"burndown\""));
             assertThat(e.figures()).containsKey("grow/c2/water").doesNotContainKey("grow/v1/mass");
-            assertThat(EvaluationWriter.write(e).section().orElseThrow().stands()).isNotEmpty();
+            assertThat(EvaluationWriter.write(e).section().orElseThrow().stands())
+                    .isNotEmpty();
         }
     }
 

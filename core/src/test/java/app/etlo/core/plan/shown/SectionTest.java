@@ -32,7 +32,8 @@ class SectionTest {
 
     @Test
     void winter_barley_stays_low_through_the_winter_and_stands_at_harvest() {
-        PartView barley = stand(EvaluationWriter.write(Plans.evaluated()).section().orElseThrow(), "c1")
+        PartView barley = stand(
+                        EvaluationWriter.write(Plans.evaluated()).section().orElseThrow(), "c1")
                 .parts()
                 .get(0);
         List<Integer> course = barley.courseCm();
@@ -92,7 +93,11 @@ class SectionTest {
 
     @Test
     void frost_seasons_are_drawn_only_when_their_dates_are_entered() {
-        assertThat(EvaluationWriter.write(Plans.evaluated()).section().orElseThrow().frosts()).isNotEmpty();
+        assertThat(EvaluationWriter.write(Plans.evaluated())
+                        .section()
+                        .orElseThrow()
+                        .frosts())
+                .isNotEmpty();
         assertThat(section(", \"lastSpringFrost\": \"04-25\", \"firstAutumnFrost\": \"10-12\"", "")
                         .frosts())
                 .isEmpty();

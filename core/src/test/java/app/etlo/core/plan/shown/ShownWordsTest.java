@@ -1,9 +1,9 @@
 package app.etlo.core.plan.shown;
 
-import app.etlo.core.plan.FiguresShown;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.etlo.core.plan.DemoPlans;
+import app.etlo.core.plan.FiguresShown;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.shown.Evaluation.NoteView;
 import app.etlo.core.quantity.UnitSystem;

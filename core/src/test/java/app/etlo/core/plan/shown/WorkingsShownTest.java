@@ -1,13 +1,12 @@
 package app.etlo.core.plan.shown;
 
-import app.etlo.core.plan.FiguresShown;
-import app.etlo.core.plan.shown.ChapterViews.MixChapterView;
-import app.etlo.core.plan.shown.ChapterViews.RateView;
-import java.util.stream.Stream;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.etlo.core.plan.DemoPlans;
+import app.etlo.core.plan.FiguresShown;
 import app.etlo.core.plan.chapter.Evaluated;
+import app.etlo.core.plan.shown.ChapterViews.MixChapterView;
+import app.etlo.core.plan.shown.ChapterViews.RateView;
 import app.etlo.core.plan.shown.Evaluation.FigureView;
 import app.etlo.core.plan.shown.WorkingView.InputView;
 import app.etlo.core.quantity.Shown;
@@ -22,6 +21,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
@@ -95,8 +95,12 @@ class WorkingsShownTest {
     private static List<Sum> sums(MixChapterView mix) {
         return mix.sum().stream()
                 .flatMap(s -> Stream.of(
-                        new Sum(s.bulk(), mix.rates().stream().map(RateView::fieldBulk).toList()),
-                        new Sum(s.seeds(), mix.rates().stream().map(RateView::fieldSeeds).toList()),
+                        new Sum(
+                                s.bulk(),
+                                mix.rates().stream().map(RateView::fieldBulk).toList()),
+                        new Sum(
+                                s.seeds(),
+                                mix.rates().stream().map(RateView::fieldSeeds).toList()),
                         new Sum(
                                 s.cost().orElse(s.bulk()),
                                 s.cost().isEmpty()

@@ -1,6 +1,5 @@
 package app.etlo.core.plan.timeline;
 
-import app.etlo.core.rotation.WindowResult;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -16,6 +15,7 @@ import app.etlo.core.plan.shown.ClimateView;
 import app.etlo.core.plan.shown.EvaluationWriter;
 import app.etlo.core.rotation.Window;
 import app.etlo.core.rotation.WindowKind;
+import app.etlo.core.rotation.WindowResult;
 import app.etlo.core.weather.YearsAhead;
 import app.etlo.core.working.Figure;
 import java.time.LocalDate;
@@ -27,7 +27,11 @@ import org.junit.jupiter.api.Test;
 /** Windows of every kind, what they offer, and the latest useful sowing in them. */
 class WindowsTest {
     private static Window one(Evaluated e, WindowKind kind) {
-        return e.windows().stream().map(WindowResult::window).filter(w -> w.kind() == kind).findFirst().orElseThrow();
+        return e.windows().stream()
+                .map(WindowResult::window)
+                .filter(w -> w.kind() == kind)
+                .findFirst()
+                .orElseThrow();
     }
 
     private static Evaluated cornThenBeans() {

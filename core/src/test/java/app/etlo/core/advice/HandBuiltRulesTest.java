@@ -1,0 +1,485 @@
+package app.etlo.core.advice;
+
+import static app.etlo.core.advice.Scene.CoverScene.ended;
+import static app.etlo.core.advice.Scene.CoverScene.lot;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.etlo.core.advice.Scene.CoverScene;
+import app.etlo.core.mix.Fitness;
+import app.etlo.core.mix.SeedLot;
+import app.etlo.core.mix.SeedTag;
+import app.etlo.core.quantity.PlausibleSpan;
+import app.etlo.core.quantity.Quantity;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.rotation.WindowKind;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/**
+ * Every rule alone, on a situation made by hand: where it speaks it says so once and of the right thing, and the nearest situation in
+ * which a careful adviser would say nothing leaves it silent.
+ */
+class HandBuiltRulesTest {
+    /**
+     * @param says a piece of what it has to say
+     * @param silent as near as can be, and nothing to be said
+     */
+    private record Rule(String name, String says, Scene speaks, Scene silent) {
+        @Override
+        public String toString() {
+            return name;
+        }
+    }
+
+    private static Scene wheat() {
+        return Scene.wheatThenCorn();
+    }
+
+    private static Scene with(CoverScene cover) {
+        return wheat().cover(cover);
+    }
+
+    private static CoverScene rye() {
+        return new CoverScene().share("cereal-rye", 60);
+    }
+
+    private static CoverScene cover() {
+        return new CoverScene();
+    }
+
+    private static SeedTag tag(String noxious, String treated, String hardiness, Double stockKg) {
+        return new SeedTag(
+                Optional.ofNullable(noxious),
+                true,
+                Optional.ofNullable(treated),
+                Optional.ofNullable(hardiness),
+                Optional.ofNullable(stockKg));
+    }
+
+    private static final SeedTag READ = tag(null, null, null, null);
+
+    private static SeedLot tested(String on) {
+        SeedLot l = lot("cereal-rye", READ);
+        return new SeedLot(
+                l.id(),
+                l.species(),
+                l.label(),
+                l.purity(),
+                l.germination(),
+                l.hardSeed(),
+                l.germinationIncludesHardSeed(),
+                l.seedsPerKg(),
+                Optional.of(LocalDate.parse(on)),
+                l.price(),
+                l.bagSize(),
+                l.inoculated(),
+                l.tag());
+    }
+
+    private static SeedLot vetch(boolean inoculated) {
+        SeedLot l = lot("hairy-vetch", READ);
+        return new SeedLot(
+                l.id(),
+                l.species(),
+                l.label(),
+                l.purity(),
+                l.germination(),
+                l.hardSeed(),
+                l.germinationIncludesHardSeed(),
+                l.seedsPerKg(),
+                l.testedOn(),
+                l.price(),
+                l.bagSize(),
+                inoculated,
+                l.tag());
+    }
+
+    private static Situation.TypedNumber goal(double tHa) {
+        return new Situation.TypedNumber(
+                Step.ROTATION,
+                "c2",
+                "Yield goal",
+                new Quantity(tHa, Unit.T_PER_HA),
+                new PlausibleSpan(2000, 18_000, Unit.KG_PER_HA));
+    }
+
+    static Stream<Rule> sequence() {
+        return Stream.of(
+                new Rule(
+                        "dates-out-of-order",
+                        "before winter wheat is off the field",
+                        Scene.empty()
+                                .crop("c1", "winter-wheat", "2025-10-05", "2026-07-20")
+                                .crop("c2", "soybean", "2026-07-19", "2026-11-01"),
+                        Scene.empty()
+                                .crop("c1", "winter-wheat", "2025-10-05", "2026-07-20")
+                                .crop("c2", "soybean", "2026-07-20", "2026-11-01")),
+                new Rule(
+                        "date-far-away",
+                        "Is the year right?",
+                        Scene.empty().crop("c1", "grain-corn", "2030-05-01", "2032-10-01"),
+                        Scene.empty().crop("c1", "grain-corn", "2030-05-01", "2030-10-01")),
+                new Rule("number-doubtful", "is doubtful", wheat().typed(goal(180)), wheat().typed(goal(18))),
+                new Rule(
+                        "same-crop-twice",
+                        "follows itself",
+                        Scene.empty()
+                                .crop("c1", "grain-corn", "2026-05-01", "2026-10-01")
+                                .crop("c2", "grain-corn", "2027-05-01", "2027-10-01"),
+                        Scene.empty()
+                                .crop("c1", "grain-corn", "2026-05-01", "2026-10-01")
+                                .crop("c2", "soybean", "2027-05-01", "2027-10-01")),
+                new Rule(
+                        "same-family-twice",
+                        "both Poaceae",
+                        Scene.empty()
+                                .crop("c1", "winter-wheat", "2025-10-01", "2026-07-20")
+                                .crop("c2", "winter-barley", "2026-10-01", "2027-07-01"),
+                        wheat()),
+                new Rule(
+                        "no-broadleaf-grass-alternation",
+                        "All 3 crops are grasses",
+                        wheat().crop("c3", "winter-barley", "2027-10-15", "2028-07-01"),
+                        wheat().crop("c3", "soybean", "2028-05-15", "2028-10-01")),
+                new Rule(
+                        "window-without-cover",
+                        "Nothing grows for 296 days",
+                        wheat().windows(),
+                        wheat().windows().cover(rye())),
+                new Rule(
+                        "weeds-before-no-till",
+                        "Couch, a perennial, is not under control",
+                        wheat().weed("Couch", "low", true, false).untilled("c2"),
+                        wheat().weed("Couch", "low", true, true).untilled("c2")),
+                new Rule(
+                        "work-peak",
+                        "4 jobs of this field",
+                        Scene.empty()
+                                .crop("c1", "winter-wheat", "2025-10-05", "2026-07-20")
+                                .crop("c2", "soybean", "2026-07-22", "2026-11-05")
+                                .cover(rye().sown("2026-07-21").ended(ended("mow", "2026-07-29"))),
+                        Scene.empty()
+                                .crop("c1", "winter-wheat", "2025-10-05", "2026-07-20")
+                                .crop("c2", "soybean", "2026-07-22", "2026-11-05")
+                                .cover(rye().sown("2026-07-21").ended(ended("mow", "2026-08-29")))),
+                new Rule(
+                        "legume-share",
+                        "No legume stands in the rotation",
+                        wheat().crop("c3", "winter-barley", "2027-10-15", "2028-07-01"),
+                        wheat().crop("c3", "winter-barley", "2027-10-15", "2028-07-01")
+                                .cover(cover().share("hairy-vetch", 60))),
+                new Rule(
+                        "manure-feeds-weeds",
+                        "nothing grows then",
+                        wheat().weed("Chickweed", "medium", false, false).pass("knife-injector", "2026-09-01"),
+                        wheat().weed("Chickweed", "medium", false, false).pass("knife-injector", "2027-05-01")),
+                new Rule(
+                        "volunteers-ahead",
+                        "Volunteers of canola",
+                        Scene.empty()
+                                .crop("c1", "canola", "2025-08-25", "2026-07-20")
+                                .crop("c2", "soybean", "2027-05-15", "2027-10-01"),
+                        Scene.empty()
+                                .crop("c1", "canola", "2025-08-25", "2026-07-20")
+                                .crop("c2", "winter-wheat", "2026-10-05", "2027-07-20")),
+                new Rule(
+                        "root-harvest-in-wet-season",
+                        "Look for ruts",
+                        Scene.empty()
+                                .crop("c1", "potato", "2026-05-01", "2026-10-20")
+                                .crop("c2", "grain-corn", "2027-05-01", "2027-10-01")
+                                .untilled("c2"),
+                        Scene.empty()
+                                .crop("c1", "potato", "2026-05-01", "2026-09-20")
+                                .crop("c2", "grain-corn", "2027-05-01", "2027-10-01")
+                                .untilled("c2")),
+                new Rule(
+                        "nitrogen-left-by-crop",
+                        "usually leaves about",
+                        Scene.empty()
+                                .crop("c1", "soybean", "2026-05-15", "2026-10-01")
+                                .crop("c2", "grain-corn", "2027-05-01", "2027-10-01"),
+                        wheat()),
+                new Rule(
+                        "soil-test-old",
+                        "newest soil test",
+                        wheat().soilTest("2022-06-30"),
+                        wheat().soilTest("2022-07-01")),
+                new Rule(
+                        "weather-uncertain",
+                        "has 12 whole years",
+                        wheat().weather(12, true, 50),
+                        wheat().weather(30, true, 50)),
+                new Rule(
+                        "seed-bank-fed",
+                        "Fat hen can seed",
+                        wheat().windows().weed("Fat hen", "high", false, false),
+                        wheat().windows().weed("Fat hen", "high", false, false).cover(rye())),
+                new Rule(
+                        "residual-herbicide",
+                        "acts until",
+                        with(rye()).residual("2026-05-01", Optional.of(4.0)),
+                        with(rye()).residual("2026-05-01", Optional.of(3.0))));
+    }
+
+    static Stream<Rule> mixes() {
+        return Stream.of(
+                new Rule("seed-density-out-of-range", "Sown thin", with(cover().share("hairy-vetch", 10)), with(rye())),
+                new Rule(
+                        "brassica-above-blend-share",
+                        "out the small and slow species",
+                        with(cover().share("daikon-radish", 30).share("hairy-vetch", 50)),
+                        with(cover().share("daikon-radish", 30).share("cereal-rye", 50))),
+                new Rule(
+                        "hardly-seen",
+                        "it will hardly be seen",
+                        with(rye().share("cowpea", 1)),
+                        with(rye().share("hairy-vetch", 40))),
+                new Rule(
+                        "same-family-as-next-crop",
+                        "are both Brassicaceae",
+                        Scene.empty()
+                                .crop("c1", "winter-wheat", "2025-10-05", "2026-07-20")
+                                .crop("c2", "spring-canola", "2027-04-12", "2027-08-10")
+                                .cover(cover().share("daikon-radish", 60)),
+                        Scene.empty()
+                                .crop("c1", "winter-wheat", "2025-10-05", "2026-07-20")
+                                .crop("c2", "spring-canola", "2027-04-12", "2027-08-10")
+                                .cover(rye())),
+                new Rule(
+                        "taproot-above-shallow-tile",
+                        "Its taproots can plug them",
+                        with(cover().share("daikon-radish", 10).rooted("daikon-radish", 1.1))
+                                .tileCm(90),
+                        with(cover().share("daikon-radish", 10).rooted("daikon-radish", 0.8))
+                                .tileCm(90)),
+                new Rule(
+                        "germination-test-old",
+                        "more than nine months before sowing",
+                        with(cover().lot("cereal-rye", 60, tested("2025-11-09"))),
+                        with(cover().lot("cereal-rye", 60, tested("2025-11-10")))),
+                new Rule(
+                        "legume-without-inoculant",
+                        "no inoculant planned",
+                        with(cover().lot("hairy-vetch", 60, vetch(false))),
+                        with(cover().lot("hairy-vetch", 60, vetch(true)))),
+                new Rule(
+                        "weight-share-misleads",
+                        "of the plants to come",
+                        with(rye().share("phacelia", 60)),
+                        with(rye().share("spring-oats", 60))),
+                new Rule(
+                        "canopy-dominated",
+                        "",
+                        with(rye().share("hairy-vetch", 20)
+                                .share("phacelia", 20)
+                                .stands(70, 20, 10)),
+                        with(rye().share("hairy-vetch", 20)
+                                .share("phacelia", 20)
+                                .stands(60, 30, 10))),
+                new Rule(
+                        "like-next-crop",
+                        "nitrogen can be short",
+                        with(rye().share("hairy-vetch", 20).stands(75, 25)),
+                        with(rye().share("hairy-vetch", 40).stands(65, 35))),
+                new Rule(
+                        "treated-seed-fed",
+                        "stock will graze this cover",
+                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", tag(null, "a fungicide", null, null)))
+                                .fed(true)),
+                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", READ))
+                                .fed(true))),
+                new Rule(
+                        "treated-seed-handled",
+                        "gloves and dust mask",
+                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", tag(null, "a fungicide", null, null)))),
+                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", READ)))),
+                new Rule(
+                        "noxious-on-tag",
+                        "Do not sow this lot",
+                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", tag("wild oat", null, null, null))))
+                                .noxious("wild oat"),
+                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", READ)))
+                                .noxious("wild oat")),
+                new Rule(
+                        "tag-not-looked-at",
+                        "read them before sowing",
+                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", SeedTag.SILENT))),
+                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", READ)))),
+                new Rule(
+                        "hardiness-of-lot",
+                        "must pass a winter",
+                        with(cover().lot("winter-barley", 60, lot("winter-barley", tag(null, null, "spring", null)))),
+                        with(cover().lot("winter-barley", 60, lot("winter-barley", tag(null, null, "winter", null))))),
+                new Rule(
+                        "lot-too-small",
+                        "are needed",
+                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", tag(null, null, null, 100.0)))),
+                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", tag(null, null, null, 5000.0))))),
+                new Rule(
+                        "shares-out-of-use",
+                        "add up to 50 %",
+                        with(cover().share("cereal-rye", 25).share("hairy-vetch", 25)),
+                        with(cover().share("cereal-rye", 50).share("hairy-vetch", 50))),
+                new Rule(
+                        "depths-apart",
+                        "Set the shallower",
+                        with(rye().share("faba-bean", 60)),
+                        with(rye().share("winter-triticale", 40))),
+                new Rule(
+                        "harms-stock",
+                        "ask the veterinarian",
+                        with(cover().share("sorghum-sudangrass", 60).fed(true).caution("sorghum-sudangrass")),
+                        with(cover().share("sorghum-sudangrass", 60).caution("sorghum-sudangrass"))),
+                new Rule("seed-for-mulch", "closes the stand sooner", with(rye().purpose(2)), with(rye().purpose(1.5))),
+                new Rule("programme-asked", "written yes", with(rye().programme("Valley")), with(rye())),
+                new Rule(
+                        "large-seed-on-surface",
+                        "only with rain",
+                        with(cover().share("winter-pea", 60).onSurface()),
+                        with(cover().share("crimson-clover", 60).onSurface())),
+                new Rule(
+                        "row-zone-stays-green",
+                        "the rows will not be bare",
+                        with(cover().inRows("cereal-rye", 60).alive("cereal-rye", 0.9)),
+                        with(cover().inRows("spring-oats", 60).alive("spring-oats", 0.1))));
+    }
+
+    static Stream<Rule> sowingAndEnd() {
+        return Stream.of(
+                new Rule(
+                        "sown-after-latest-date",
+                        "Sown after the latest useful day",
+                        with(rye().sown("2026-10-20").useful("cereal-rye", Optional.of("2026-10-10"), 27)),
+                        with(rye().sown("2026-10-10").useful("cereal-rye", Optional.of("2026-10-10"), 27))),
+                new Rule(
+                        "sown-outside-window",
+                        "asks for",
+                        with(rye().sown("2026-06-30")
+                                .window(WindowKind.INTERSEEDED, "2026-06-01", "2026-06-20", "2026-10-01")),
+                        with(rye().sown("2026-06-10")
+                                .window(WindowKind.INTERSEEDED, "2026-06-01", "2026-06-20", "2026-10-01"))),
+                new Rule(
+                        "seedbed-cold",
+                        "wants soil of",
+                        with(cover().share("cowpea", 60).sown("2026-09-20").seedbed("cowpea", 60, 10)),
+                        with(cover().share("cowpea", 60).sown("2026-09-20").seedbed("cowpea", 20, 10))),
+                new Rule(
+                        "seedbed-dry",
+                        "birds and slugs",
+                        with(cover().share("crimson-clover", 60).onSurface().seedbed("crimson-clover", 0, 50)),
+                        with(cover().share("crimson-clover", 60).seedbed("crimson-clover", 0, 50))),
+                new Rule(
+                        "flown-off-leaf-drop",
+                        "the leaves are down by then",
+                        with(rye().sown("2026-07-15").flownInto("c1")),
+                        with(rye().sown("2026-06-25").flownInto("c1"))),
+                new Rule(
+                        "fertiliser-beside-seed",
+                        "with the seed is above",
+                        with(rye().withSeed(30, 20)),
+                        with(rye().withSeed(18, 20))),
+                new Rule(
+                        "cover-ended-after-planting",
+                        "after planting on",
+                        with(rye().ended(ended("burndown", "2027-05-13"))),
+                        with(rye().ended(ended("burndown", "2027-05-12")))),
+                new Rule(
+                        "tilled-before-end",
+                        "works the soil while the cover still grows",
+                        with(rye()).pass("tandem-disc", "2027-04-20"),
+                        with(rye()).pass("tandem-disc", "2027-04-29")),
+                new Rule("tie-up-expected", "ties nitrogen up", with(rye().stand(6, 0.9)), with(rye().stand(6, 1.1))),
+                new Rule(
+                        "poor-under-mulch",
+                        "bears planting through residue poorly",
+                        Scene.empty()
+                                .crop("c1", "winter-wheat", "2025-10-05", "2026-07-20")
+                                .crop("c2", "carrot", "2027-04-12", "2027-10-10")
+                                .cover(rye())
+                                .untilled("c2"),
+                        Scene.empty()
+                                .crop("c1", "winter-wheat", "2025-10-05", "2026-07-20")
+                                .crop("c2", "carrot", "2027-04-12", "2027-10-10")
+                                .cover(rye())),
+                new Rule(
+                        "grazed-on-wet-ground",
+                        "trodden tight",
+                        with(rye().ended(ended("graze", "2027-04-28")))
+                                .drainage("poorly drained")
+                                .untilled("c2"),
+                        with(rye().ended(ended("graze", "2027-04-28")))
+                                .drainage("well drained")
+                                .untilled("c2")),
+                new Rule(
+                        "herbicide-on-organic",
+                        "cost the certification",
+                        with(rye().ended(ended("roller-crimper", "2027-05-01"), ended("burndown", "2027-05-08")))
+                                .certification("organic"),
+                        with(rye().ended(ended("roller-crimper", "2027-05-01"))).certification("organic")));
+    }
+
+    @ParameterizedTest
+    @MethodSource({"sequence", "mixes", "sowingAndEnd"})
+    void speaks_once_where_it_should_and_is_silent_beside_it(Rule rule) {
+        Judgement judgement = Judgements.all().stream()
+                .filter(j -> j.name().equals(rule.name()))
+                .findFirst()
+                .orElseThrow();
+        List<Note> said = judgement.judge(rule.speaks().made()).toList();
+        assertThat(said).hasSize(1);
+        assertThat(said.get(0).text())
+                .contains(rule.says())
+                .endsWith(said.get(0).text().endsWith("?") ? "?" : ".");
+        assertThat(said.get(0).rule()).isEqualTo(rule.name());
+        assertThat(said.get(0).wouldChange()).isNotBlank();
+        assertThat(judgement.judge(rule.silent().made())).isEmpty();
+    }
+
+    /** The reasons of the candidates speak as notes of the mix, each under its own name. */
+    @Test
+    void reasons_about_species_speak_where_they_are_found_and_nowhere_else() {
+        List<String> heard = new ArrayList<>();
+        for (Fitness.Reason reason : Fitness.reasons()) {
+            List<Note> said =
+                    Judgements.of(with(rye().share("hairy-vetch", 40).finding("hairy-vetch", reason.name()))
+                                    .made())
+                            .stream()
+                            .filter(n -> n.rule().startsWith("mix-"))
+                            .toList();
+            assertThat(said).as(reason.name()).hasSizeLessThanOrEqualTo(1).allSatisfy(n -> {
+                assertThat(n.rule()).isEqualTo("mix-" + reason.name());
+                assertThat(n.text()).isEqualTo("Hairy vetch: said of it.");
+                assertThat(n.subject()).isEqualTo("v1/hairy-vetch");
+            });
+            said.forEach(n -> heard.add(n.rule()));
+        }
+        assertThat(new TreeSet<>(heard))
+                .isEqualTo(Judgements.all().stream()
+                        .map(Judgement::name)
+                        .filter(n -> n.startsWith("mix-"))
+                        .collect(Collectors.toCollection(TreeSet::new)));
+    }
+
+    @Test
+    void every_rule_is_tested_here() {
+        Set<String> tested = Stream.of(sequence(), mixes(), sowingAndEnd())
+                .flatMap(s -> s)
+                .map(Rule::name)
+                .collect(Collectors.toCollection(TreeSet::new));
+        assertThat(tested)
+                .isEqualTo(Judgements.all().stream()
+                        .map(Judgement::name)
+                        .filter(n -> !n.startsWith("mix-"))
+                        .collect(Collectors.toCollection(TreeSet::new)));
+    }
+}

@@ -1,0 +1,410 @@
+package app.etlo.core.advice;
+
+import app.etlo.core.field.FrostDates;
+import app.etlo.core.knowledge.Caution;
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.knowledge.KnowledgeLoader;
+import app.etlo.core.knowledge.Species;
+import app.etlo.core.mix.Blend;
+import app.etlo.core.mix.Component;
+import app.etlo.core.mix.Finding;
+import app.etlo.core.mix.MixOutlook;
+import app.etlo.core.mix.MixResult;
+import app.etlo.core.mix.SeedLot;
+import app.etlo.core.mix.SeedTag;
+import app.etlo.core.mix.Seedbed;
+import app.etlo.core.mix.SowResult;
+import app.etlo.core.mix.Sowing;
+import app.etlo.core.mix.SownZone;
+import app.etlo.core.mix.UsefulSowing;
+import app.etlo.core.nitrogen.CoverCredit;
+import app.etlo.core.quantity.Quantity;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.quantity.UnitSystem;
+import app.etlo.core.rotation.CropInTime;
+import app.etlo.core.rotation.Window;
+import app.etlo.core.rotation.WindowKind;
+import app.etlo.core.termination.EndResult;
+import app.etlo.core.termination.Evidence;
+import app.etlo.core.termination.Stand;
+import app.etlo.core.termination.Termination;
+import app.etlo.core.tillage.Pass;
+import app.etlo.core.working.Figure;
+import app.etlo.core.working.Formula;
+import app.etlo.core.working.Input;
+import app.etlo.core.working.Origin;
+import app.etlo.core.working.Source;
+import java.time.LocalDate;
+import java.time.MonthDay;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A situation made by hand, without any evaluation: wheat, then corn, and between them what a test puts there. Nothing in it draws a
+ * note of the rule under test until the test changes it.
+ */
+final class Scene {
+    static final Knowledge KNOWLEDGE = KnowledgeLoader.shipped();
+    static final LocalDate TODAY = LocalDate.of(2026, 7, 1);
+    private static final Formula AS_SAID = Formula.of("As said", "v", Source.own("a test"), "v");
+
+    private final List<CropInTime> crops = new ArrayList<>();
+    private final List<Situation.Cover> covers = new ArrayList<>();
+    private final List<Situation.TypedNumber> typed = new ArrayList<>();
+    private final List<Window> windows = new ArrayList<>();
+    private final List<Pass> passes = new ArrayList<>();
+    private final Set<String> untilled = new HashSet<>();
+    private final List<FieldFacts.Weed> weeds = new ArrayList<>();
+    private final List<FieldFacts.Residual> residuals = new ArrayList<>();
+    private Optional<LocalDate> soilTest = Optional.empty();
+    private Optional<String> drainage = Optional.empty();
+    private List<String> noxious = List.of();
+    private Optional<String> certification = Optional.empty();
+    private Optional<Double> tileDepthCm = Optional.empty();
+    private Optional<FrostDates> frost = Optional.of(new FrostDates(MonthDay.of(4, 25), MonthDay.of(10, 12)));
+    private Optional<Situation.Weather> weather = Optional.of(new Situation.Weather("Yard", 30, true, 50));
+
+    static Scene empty() {
+        return new Scene();
+    }
+
+    static Scene wheatThenCorn() {
+        return new Scene()
+                .crop("c1", "winter-wheat", "2025-10-05", "2026-07-20")
+                .crop("c2", "grain-corn", "2027-05-12", "2027-10-10");
+    }
+
+    static LocalDate day(String day) {
+        return LocalDate.parse(day);
+    }
+
+    static Figure figure(String id, double value, Unit unit) {
+        return AS_SAID.figure(id, id, unit, Input.of("v", id, value, unit, Origin.ENTERED, "a test"));
+    }
+
+    static Species species(String id) {
+        return KNOWLEDGE.species().get(id);
+    }
+
+    Scene crop(String id, String crop, String planted, String harvested) {
+        crops.add(new CropInTime(
+                id,
+                KNOWLEDGE.crops().get(crop),
+                Optional.of(day(planted)),
+                Optional.of(day(harvested)),
+                0,
+                Optional.empty()));
+        return this;
+    }
+
+    Scene cover(CoverScene cover) {
+        covers.add(cover.made(crops));
+        return this;
+    }
+
+    Scene typed(Situation.TypedNumber number) {
+        typed.add(number);
+        return this;
+    }
+
+    /** All windows between the crops. */
+    Scene windows() {
+        windows.addAll(Window.between(crops));
+        return this;
+    }
+
+    Scene pass(String operation, String on) {
+        passes.add(
+                Pass.usual("p" + passes.size(), day(on), KNOWLEDGE.operations().get(operation)));
+        return this;
+    }
+
+    Scene untilled(String cropId) {
+        untilled.add(cropId);
+        return this;
+    }
+
+    Scene weed(String name, String pressure, boolean perennial, boolean underControl) {
+        weeds.add(new FieldFacts.Weed(name, pressure, perennial, underControl));
+        return this;
+    }
+
+    Scene residual(String on, Optional<Double> months) {
+        residuals.add(new FieldFacts.Residual("ingredient", day(on), months));
+        return this;
+    }
+
+    Scene soilTest(String on) {
+        soilTest = Optional.of(day(on));
+        return this;
+    }
+
+    Scene drainage(String is) {
+        drainage = Optional.of(is);
+        return this;
+    }
+
+    Scene noxious(String... names) {
+        noxious = List.of(names);
+        return this;
+    }
+
+    Scene certification(String is) {
+        certification = Optional.of(is);
+        return this;
+    }
+
+    Scene tileCm(double depth) {
+        tileDepthCm = Optional.of(depth);
+        return this;
+    }
+
+    Scene weather(int years, boolean chosen, double latitude) {
+        weather = Optional.of(new Situation.Weather("Yard", years, chosen, latitude));
+        return this;
+    }
+
+    Situation made() {
+        return new Situation(
+                TODAY,
+                UnitSystem.METRIC,
+                frost,
+                tileDepthCm,
+                List.copyOf(crops),
+                List.copyOf(covers),
+                typed,
+                windows,
+                new FieldFacts(weeds, residuals, soilTest, drainage, noxious, certification),
+                passes,
+                untilled,
+                weather);
+    }
+
+    /** A cover of rye and vetch ahead of the second crop, sown in August and rolled in May. */
+    static final class CoverScene {
+        private final List<Component> components = new ArrayList<>();
+        private Optional<LocalDate> sown = Optional.of(day("2026-08-10"));
+        private List<Termination> endings = List.of(ended("roller-crimper", "2027-04-28"));
+        private Optional<Window> window = Optional.empty();
+        private List<UsefulSowing> useful = List.of();
+        private Optional<MixOutlook> outlook = Optional.empty();
+        private Optional<Seedbed> seedbed = Optional.empty();
+        private Optional<Stand> stand = Optional.empty();
+        private final Map<String, List<Finding>> findings = new LinkedHashMap<>();
+        private final Map<String, Double> alive = new LinkedHashMap<>();
+        private final Map<String, Double> rooted = new LinkedHashMap<>();
+        private final Map<String, List<Caution>> cautions = new LinkedHashMap<>();
+        private boolean fed;
+        private boolean stockKnown;
+        private double purpose = 1;
+        private List<String> programmes = List.of();
+        private boolean onSurface;
+        private boolean flown;
+        private Optional<String> standing = Optional.empty();
+        private Optional<Situation.SeedFertiliser> fertiliser = Optional.empty();
+
+        static Termination ended(String method, String on) {
+            return new Termination(day(on), KNOWLEDGE.terminationMethods().get(method));
+        }
+
+        static SeedLot lot(String species, SeedTag tag) {
+            return new SeedLot(
+                    "l-" + species,
+                    species,
+                    "L1",
+                    0.98,
+                    0.9,
+                    0,
+                    true,
+                    Optional.empty(),
+                    Optional.of(day("2026-06-01")),
+                    Optional.empty(),
+                    Optional.empty(),
+                    true,
+                    tag);
+        }
+
+        CoverScene share(String species, double percent) {
+            return component(species, percent, Optional.empty(), SownZone.whole("mix/v1"));
+        }
+
+        CoverScene lot(String species, double percent, SeedLot lot) {
+            return component(species, percent, Optional.of(lot), SownZone.whole("mix/v1"));
+        }
+
+        CoverScene inRows(String species, double percent) {
+            return component(species, percent, Optional.empty(), SownZone.of("mix/v1", SownZone.ROW, 0.2, 0.76));
+        }
+
+        private CoverScene component(String species, double percent, Optional<SeedLot> lot, SownZone zone) {
+            components.add(new Component(
+                    species(species), Optional.of(percent / 100), Optional.empty(), Optional.empty(), lot, zone));
+            return this;
+        }
+
+        CoverScene sown(String on) {
+            sown = Optional.of(day(on));
+            return this;
+        }
+
+        CoverScene ended(Termination... by) {
+            endings = List.of(by);
+            return this;
+        }
+
+        CoverScene window(WindowKind kind, String from, String sowUntil, String to) {
+            window = Optional.of(new Window(
+                    "w",
+                    kind,
+                    "c1",
+                    Optional.of("c2"),
+                    day(from),
+                    day(to),
+                    day(sowUntil),
+                    figure("window/w/days", 100, Unit.DAY)));
+            return this;
+        }
+
+        CoverScene useful(String species, Optional<String> latest, int years) {
+            Optional<LocalDate> day = latest.map(Scene::day);
+            useful = List.of(new UsefulSowing(species(species), day, day, day, years, 30, Optional.empty()));
+            return this;
+        }
+
+        /** Shares of the dry tops, %, in the order of the components. */
+        CoverScene stands(double... percent) {
+            List<Figure> parts = new ArrayList<>();
+            List<Figure> shares = new ArrayList<>();
+            for (double p : percent) {
+                parts.add(figure("part", p / 20, Unit.T_PER_HA));
+                shares.add(figure("share", p, Unit.PERCENT));
+            }
+            outlook = Optional.of(new MixOutlook(
+                    figure("mass", 5, Unit.T_PER_HA), parts, shares, Optional.empty(), Map.of(), List.of()));
+            return this;
+        }
+
+        CoverScene seedbed(String species, double coldPercent, double dryPercent) {
+            seedbed = Optional.of(new Seedbed(
+                    Map.of(species, figure("cold", coldPercent, Unit.PERCENT)),
+                    figure("dry", dryPercent, Unit.PERCENT)));
+            return this;
+        }
+
+        CoverScene stand(double tHa, double nitrogenPercent) {
+            stand = Optional.of(
+                    Stand.typed("end/v1", Evidence.EXPECTED, new Quantity(tHa, Unit.T_PER_HA), nitrogenPercent));
+            return this;
+        }
+
+        CoverScene finding(String species, String rule) {
+            findings.put(species, List.of(new Finding(rule, false, "said of it", Source.own("a test"))));
+            return this;
+        }
+
+        CoverScene alive(String species, double share) {
+            alive.put(species, share);
+            return this;
+        }
+
+        CoverScene rooted(String species, double m) {
+            rooted.put(species, m);
+            return this;
+        }
+
+        CoverScene caution(String species) {
+            cautions.put(
+                    species,
+                    species(species).use().cautions().stream()
+                            .map(id -> KNOWLEDGE.cautions().get(id))
+                            .toList());
+            return this;
+        }
+
+        CoverScene fed(boolean which) {
+            fed = true;
+            stockKnown = which;
+            return this;
+        }
+
+        CoverScene purpose(double factor) {
+            purpose = factor;
+            return this;
+        }
+
+        CoverScene programme(String name) {
+            programmes = List.of(name);
+            return this;
+        }
+
+        CoverScene onSurface() {
+            onSurface = true;
+            return this;
+        }
+
+        CoverScene flownInto(String cropId) {
+            flown = true;
+            onSurface = true;
+            standing = Optional.of(cropId);
+            return this;
+        }
+
+        CoverScene into(String cropId) {
+            standing = Optional.of(cropId);
+            return this;
+        }
+
+        CoverScene withSeed(double kgHa, double limit) {
+            fertiliser = Optional.of(new Situation.SeedFertiliser(kgHa, figure("limit", limit, Unit.KG_PER_HA)));
+            return this;
+        }
+
+        private Situation.Cover made(List<CropInTime> crops) {
+            Sowing sowing = new Sowing(
+                    KNOWLEDGE.sowingMethods().get("drilled"),
+                    1,
+                    1,
+                    purpose,
+                    Input.of("area", "Area", 10, Unit.HECTARE, Origin.ENTERED, "a test"),
+                    0.03,
+                    false,
+                    3,
+                    50,
+                    false,
+                    Optional.empty(),
+                    Optional.empty());
+            return new Situation.Cover(
+                    "v1",
+                    crops.stream().skip(1).findFirst(),
+                    sown,
+                    endings,
+                    components,
+                    window,
+                    new MixResult(Blend.of("mix/v1", components, sowing), useful, outlook),
+                    new SowResult(Optional.empty(), Optional.empty(), seedbed, Optional.empty(), Optional.empty()),
+                    new EndResult(Optional.empty(), stand),
+                    stand.map(s -> CoverCredit.of("feed/c2", s)),
+                    findings,
+                    alive,
+                    rooted,
+                    new Situation.MixUse(
+                            fed,
+                            stockKnown,
+                            cautions,
+                            purpose,
+                            programmes,
+                            onSurface,
+                            flown,
+                            1,
+                            standing.flatMap(id -> crops.stream()
+                                    .filter(c -> c.id().equals(id))
+                                    .findFirst()),
+                            fertiliser));
+        }
+    }
+}
