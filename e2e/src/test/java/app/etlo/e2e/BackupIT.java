@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.etlo.testkit.Visitor;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.RandomAccessFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Map;
+import java.util.Objects;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -96,7 +98,34 @@ class BackupIT {
             Visitor again = second.signedIn(EMAIL, PASSWORD);
             assertThat(again.get("/api/farms").ok()).doesNotContain("Later");
             assertThat(again.get("/api/plans/p1/dossier").ok()).isEqualTo(dossier);
+
+            ofPlanDocument1(second, folder);
         }
+    }
+
+    /** A backup that the product made while plans were documents of version 1: one plan, changed once. */
+    private static void ofPlanDocument1(Product product, Path folder) throws IOException, InterruptedException {
+        Path file = folder.resolve("plan-document-1.etlo");
+        try (InputStream kept = Objects.requireNonNull(BackupIT.class.getResourceAsStream("/plan-document-1.etlo"))) {
+            Files.copy(kept, file);
+        }
+        Product.Said said = product.etlo("restore", file.toString());
+        assertThat(said.code()).as(said.text()).isZero();
+        Visitor visitor = product.signedIn("before@etlo.example", "made up for the fixture");
+        assertThat(visitor.get("/api/plans/p1/dossier").ok())
+                .containsPattern("\"schemaVersion\" ?: ?2")
+                .containsPattern("\"sharePercent\" ?: ?45.0");
+        assertThat(visitor.get("/api/plans/p1/revisions").ok())
+                .contains("cereal rye, share: 40 % → 45 %")
+                .contains("\"number\":1");
+        assertThat(visitor.send(
+                                "POST",
+                                "/api/plans/p1/undo",
+                                "",
+                                Map.of("If-Match", "2", "X-Request-Id", "of-plan-document-1"))
+                        .ok())
+                .contains("\"schemaVersion\":2")
+                .contains("\"sharePercent\":40.0");
     }
 
     /**

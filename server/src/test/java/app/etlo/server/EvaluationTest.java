@@ -46,6 +46,27 @@ class EvaluationTest {
     }
 
     @Test
+    void parts_of_the_answer_can_be_asked_for_and_names_and_dates_are_always_there() {
+        ObjectNode asked = ask(Samples.plan());
+        asked.putArray("parts").add("grow").add("feed");
+        JsonNode e = browser.post("/api/evaluations", asked).json();
+        assertThat(e.at("/feed/c2/coverCredit/value").isNumber()).isTrue();
+        assertThat(e.path("section").isMissingNode()).isTrue();
+        assertThat(e.path("mix")).isEmpty();
+        assertThat(e.at("/crops/0/name").asText()).isNotBlank();
+        asked.putArray("parts").add("everything");
+        Browser.Answer refused = browser.post("/api/evaluations", asked);
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.json().at("/problems/0/pointer").asText()).startsWith("/parts");
+        ObjectNode nothing = ask(Samples.plan());
+        nothing.remove("asOf");
+        Browser.Answer missing = browser.post("/api/evaluations", nothing);
+        assertThat(missing.status()).isEqualTo(400);
+        assertThat(missing.json().at("/problems/0/pointer").asText()).isEqualTo("/asOf");
+        assertThat(missing.json().at("/problems/0/message").asText()).isEqualTo("is missing");
+    }
+
+    @Test
     void a_working_gives_formula_inputs_result_and_source() {
         JsonNode w = browser.post("/api/workings", ask(Samples.plan()).put("figureId", "feed/c2/coverCredit"))
                 .json();

@@ -1,29 +1,24 @@
 package app.etlo.core.plan.shown;
 
-import app.etlo.core.knowledge.Named;
+import com.fasterxml.jackson.annotation.JsonValue;
+import java.util.Locale;
 
 /** A part of the answer that can be asked for by itself. */
-public enum Part implements Named {
-    FIELD("field"),
-    WINDOWS("windows"),
-    MIX("mix"),
-    SOW("sow"),
-    GROW("grow"),
-    END("end"),
-    PLANT("plant"),
-    FEED("feed"),
-    SECTION("section"),
-    NOTES("notes"),
-    LEDGER("ledger");
+public enum Part {
+    FIELD,
+    WINDOWS,
+    MIX,
+    SOW,
+    GROW,
+    END,
+    PLANT,
+    FEED,
+    SECTION,
+    NOTES,
+    LEDGER;
 
-    private final String id;
-
-    Part(String id) {
-        this.id = id;
-    }
-
-    @Override
+    @JsonValue
     public String id() {
-        return id;
+        return name().toLowerCase(Locale.ROOT);
     }
 }
