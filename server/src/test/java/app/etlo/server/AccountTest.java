@@ -55,6 +55,32 @@ class AccountTest {
         assertThat(browser.get("/api/farms").status()).isEqualTo(401);
     }
 
+    private long lastUse(String session) {
+        return jdbc.sql("select last_access_time from spring_session where primary_id = ?")
+                .param(session)
+                .query(Long.class)
+                .single();
+    }
+
+    @Test
+    void the_last_use_of_a_session_is_written_now_and_then() {
+        open("Seldom", email, "correct horse");
+        browser.get("/api/farms");
+        String session = jdbc.sql("select primary_id from spring_session order by creation_time desc limit 1")
+                .query(String.class)
+                .single();
+        long first = lastUse(session);
+        browser.get("/api/farms");
+        browser.get("/api/session");
+        assertThat(lastUse(session)).isEqualTo(first);
+        jdbc.sql("update spring_session set last_access_time = ? where primary_id = ?")
+                .param(first - 600_000)
+                .param(session)
+                .update();
+        browser.get("/api/farms");
+        assertThat(lastUse(session)).isGreaterThan(first - 600_000);
+    }
+
     @Test
     void the_address_is_taken_whatever_its_case_and_the_password_is_hashed() {
         open("One", email, "correct horse");

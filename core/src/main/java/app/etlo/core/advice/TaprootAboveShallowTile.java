@@ -4,7 +4,10 @@ import app.etlo.core.knowledge.Species;
 import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** A taproot that reaches drains lying shallow. */
@@ -26,28 +29,39 @@ final class TaprootAboveShallowTile extends Judgement {
     @Override
     public Stream<Note> judge(Situation s) {
         return s.tileDepthCm().filter(d -> d <= SHALLOW_CM).stream()
-                .flatMap(depth -> s.covers().stream()
-                        .flatMap(c -> c.components().stream()
-                                .map(k -> k.species())
-                                .filter(p -> p.taproot() && p.rootDepthM() >= DEEP_ROOT_M)
-                                .filter(p -> rootedM(c, p) * 100 >= depth)
-                                .map(p -> speak(s, c, p, depth))));
+                .flatMap(depth -> s.covers().stream().flatMap(c -> judge(s, c, depth).stream()));
+    }
+
+    /** One note a cover: the drains are one matter, however many species reach them. */
+    private Optional<Note> judge(Situation s, Situation.Cover c, double depthCm) {
+        List<Species> reach = c.components().stream()
+                .map(k -> k.species())
+                .filter(p -> p.taproot() && p.rootDepthM() >= DEEP_ROOT_M)
+                .filter(p -> rootedM(c, p) * 100 >= depthCm)
+                .toList();
+        if (reach.isEmpty()) {
+            return Optional.empty();
+        }
+        String rooted = reach.stream()
+                .map(p -> p.name() + " to " + s.say(rootedM(c, p), Unit.METRE))
+                .collect(Collectors.joining(", "));
+        List<String> facts = new ArrayList<>();
+        reach.forEach(p -> {
+            facts.add(p.id());
+            facts.add("root " + Said.of(Math.round(rootedM(c, p) * 10) / 10.0, Unit.METRE));
+        });
+        facts.add("tile " + Said.of(Math.round(depthCm), Unit.CENTIMETRE));
+        return Optional.of(note(
+                c.id() + "/" + reach.get(0).id(),
+                c.sown(),
+                "Roots reach in this season: " + rooted + "; the drains lie at " + s.say(depthCm, Unit.CENTIMETRE)
+                        + ". Taproots can plug them.",
+                facts,
+                "fibrous species, or a strip over each drain left without them"));
     }
 
     /** As simulated for this season; by the library where nothing is simulated. */
     private static double rootedM(Situation.Cover c, Species p) {
         return c.rootedM().getOrDefault(p.id(), p.rootDepthM());
-    }
-
-    private Note speak(Situation s, Situation.Cover c, Species p, double depthCm) {
-        return note(
-                c.id() + "/" + p.id(),
-                c.sown(),
-                p.name() + " can root to " + s.say(rootedM(c, p), Unit.METRE) + " in this season; the drains lie at "
-                        + s.say(depthCm, Unit.CENTIMETRE) + ". Its taproots can plug them.",
-                List.of(
-                        "root " + Said.of(Math.round(rootedM(c, p) * 10) / 10.0, Unit.METRE),
-                        "tile " + Said.of(Math.round(depthCm), Unit.CENTIMETRE)),
-                "a fibrous species, or a strip over each drain left without it");
     }
 }
