@@ -257,8 +257,11 @@ class HandBuiltRulesTest {
                                 .cover(rye())),
                 new Rule(
                         "taproot-above-shallow-tile",
-                        "Its taproots can plug them",
-                        with(cover().share("daikon-radish", 10).rooted("daikon-radish", 1.1))
+                        "Daikon radish to 1.1 m, Alfalfa to 1.4 m",
+                        with(cover().share("daikon-radish", 10)
+                                        .share("alfalfa", 50)
+                                        .rooted("daikon-radish", 1.1)
+                                        .rooted("alfalfa", 1.4))
                                 .tileCm(90),
                         with(cover().share("daikon-radish", 10).rooted("daikon-radish", 0.8))
                                 .tileCm(90)),
