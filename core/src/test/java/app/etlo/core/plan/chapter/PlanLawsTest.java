@@ -1,5 +1,6 @@
 package app.etlo.core.plan.chapter;
 
+import app.etlo.core.Choices;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -33,25 +34,23 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 
-/** Whatever plan the reader lets through is evaluated, and its balances close. Plans are made up from a seed. */
+/** Whatever plan the reader lets through is evaluated, and its balances close. Plans are made up of choices, so that one that fails shrinks. */
 class PlanLawsTest {
     private static final Context CONTEXT = Plans.dossier().context();
     private static final LocalDate FIRST = LocalDate.of(2024, 1, 1);
 
     @Provide
     Arbitrary<PlanDocument> plans() {
-        return Arbitraries.longs().between(0, 1_000_000).map(PlanLawsTest::madeUp);
+        return Choices.upTo(120).map(PlanLawsTest::madeUp);
     }
 
     /** A plan with up to four crops and covers, dates in any order, some things left out. */
-    private static PlanDocument madeUp(long seed) {
-        Random r = new Random(seed);
+    private static PlanDocument madeUp(Random r) {
         List<Crop> crops = List.copyOf(Plans.KNOWLEDGE.crops().all());
         List<Species> species = List.copyOf(Plans.KNOWLEDGE.species().all());
         List<CropEntry> cropEntries = new ArrayList<>();
