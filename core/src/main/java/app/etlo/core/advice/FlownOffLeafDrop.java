@@ -30,6 +30,7 @@ final class FlownOffLeafDrop extends Judgement {
                         .flatMap(h -> c.sown().stream()
                                 .map(d -> ChronoUnit.DAYS.between(d, h))
                                 .filter(n -> n < FEWEST_DAYS || n > MOST_DAYS)
+                                .filter(n -> standsAt(c))
                                 .map(n -> note(
                                         c.id(),
                                         c.sown(),
@@ -40,5 +41,14 @@ final class FlownOffLeafDrop extends Judgement {
                                                         + " days before harvest: the canopy is still closed, and seedlings die in its shade.",
                                         List.of("flown " + n + " days before harvest"),
                                         "a flight two to six weeks before harvest, when half the leaves are yellow"))));
+    }
+
+    /** Before the crop is planted another rule speaks. */
+    private static boolean standsAt(Situation.Cover c) {
+        return c.use()
+                .standing()
+                .flatMap(CropInTime::planted)
+                .map(p -> c.sown().map(d -> d.isAfter(p)).orElse(false))
+                .orElse(true);
     }
 }

@@ -6,6 +6,7 @@ import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -43,7 +44,7 @@ final class TaprootAboveShallowTile extends Judgement {
             return Optional.empty();
         }
         String rooted = reach.stream()
-                .map(p -> p.name() + " to " + s.say(rootedM(c, p), Unit.METRE))
+                .map(p -> p.name().toLowerCase(Locale.ROOT) + " roots to " + s.say(rootedM(c, p), Unit.METRE))
                 .collect(Collectors.joining(", "));
         List<String> facts = new ArrayList<>();
         reach.forEach(p -> {
@@ -54,8 +55,8 @@ final class TaprootAboveShallowTile extends Judgement {
         return Optional.of(note(
                 c.id() + "/" + reach.get(0).id(),
                 c.sown(),
-                "Roots reach in this season: " + rooted + "; the drains lie at " + s.say(depthCm, Unit.CENTIMETRE)
-                        + ". Taproots can plug them.",
+                "Taproots can plug the drains at " + s.say(depthCm, Unit.CENTIMETRE) + ": in this season " + rooted
+                        + ".",
                 facts,
                 "fibrous species, or a strip over each drain left without them"));
     }

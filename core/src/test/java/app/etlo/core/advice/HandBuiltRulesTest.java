@@ -257,7 +257,7 @@ class HandBuiltRulesTest {
                                 .cover(rye())),
                 new Rule(
                         "taproot-above-shallow-tile",
-                        "Daikon radish to 1.1 m, Alfalfa to 1.4 m",
+                        "daikon radish roots to 1.1 m, alfalfa roots to 1.4 m",
                         with(cover().share("daikon-radish", 10)
                                         .share("alfalfa", 50)
                                         .rooted("daikon-radish", 1.1)
@@ -385,7 +385,8 @@ class HandBuiltRulesTest {
                         "flown-off-leaf-drop",
                         "the leaves are down by then",
                         with(rye().sown("2026-07-15").flownInto("c1")),
-                        with(rye().sown("2026-06-25").flownInto("c1"))),
+                        // before the crop is there at all another rule speaks
+                        with(rye().sown("2025-06-25").flownInto("c1"))),
                 new Rule(
                         "fertiliser-beside-seed",
                         "with the seed is above",

@@ -200,7 +200,7 @@ class JudgementsTest {
                     "taproot-above-shallow-tile",
                     DRAINS,
                     DRAINS + ", \"tileDepth\": {\"value\": 70, \"unit\": \"cm\"}");
-            assertThat(n.text()).contains("Daikon radish").contains("70 cm");
+            assertThat(n.text()).contains("daikon radish").contains("70 cm");
         }
 
         @Test

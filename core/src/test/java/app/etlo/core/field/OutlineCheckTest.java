@@ -1,12 +1,10 @@
 package app.etlo.core.field;
 
-import app.etlo.core.Choices;
-import net.jqwik.api.Arbitrary;
-import net.jqwik.api.Provide;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 
+import app.etlo.core.Choices;
 import app.etlo.core.field.Boundary.Part;
 import app.etlo.core.field.Boundary.Position;
 import app.etlo.core.field.Boundary.Ring;
@@ -15,9 +13,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntFunction;
+import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
 import net.jqwik.api.constraints.IntRange;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;

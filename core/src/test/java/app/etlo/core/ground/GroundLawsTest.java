@@ -1,8 +1,8 @@
 package app.etlo.core.ground;
 
-import app.etlo.core.Choices;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.etlo.core.Choices;
 import app.etlo.core.field.Texture;
 import app.etlo.core.weather.Climate;
 import app.etlo.core.weather.Forecast;
@@ -98,7 +98,8 @@ class GroundLawsTest {
         Trials t = southern ? Trials.south("2025-03-01", "2026-07-01") : Trials.north("2025-03-01", "2026-07-01");
         GroundWeather weather = t.weather();
         Texture soil = Texture.values()[texture];
-        GroundScript script = new GroundScript(Trials.soil(soil, 3, 1.5), plants, events(choices, plants, weather.days));
+        GroundScript script =
+                new GroundScript(Trials.soil(soil, 3, 1.5), plants, events(choices, plants, weather.days));
         GroundState s = new GroundState(script.soil, script.plants);
         double water = s.water();
         double nitrogen = s.nitrogenIn();
@@ -159,7 +160,8 @@ class GroundLawsTest {
     }
 
     @Property(tries = 40)
-    void events_of_a_day_may_be_given_in_any_order(@ForAll("speciesList") List<String> ids, @ForAll("choices") Choices choices) {
+    void events_of_a_day_may_be_given_in_any_order(
+            @ForAll("speciesList") List<String> ids, @ForAll("choices") Choices choices) {
         List<GroundPlant> plants = plants(ids);
         GroundWeather weather = Trials.north("2025-03-01", "2025-12-01").weather();
         List<GroundEvent> events = new ArrayList<>(events(choices, plants, 20));

@@ -1,10 +1,8 @@
 package app.etlo.core.ground;
 
-import app.etlo.core.Choices;
-import net.jqwik.api.Arbitrary;
-import net.jqwik.api.Provide;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.etlo.core.Choices;
 import app.etlo.core.field.Texture;
 import app.etlo.core.ground.GroundCourse.OfGround;
 import app.etlo.core.ground.GroundCourse.OfPlant;
@@ -15,9 +13,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
 import net.jqwik.api.constraints.IntRange;
 
 /** A run that goes on from an earlier one gives what a run from the first day gives, to the last bit. */

@@ -1,9 +1,9 @@
 package app.etlo.core.plan.chapter;
 
-import app.etlo.core.Choices;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.etlo.core.Choices;
 import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.plan.FiguresShown;
