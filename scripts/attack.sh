@@ -18,7 +18,7 @@ kill)
   it "-Dit.test=FaultIT#a_server_killed*+a_database_killed*" "-Detlo.kills=$((${n:-200} / 3 + 1))" ;;
 fuzz)
   mvn -B -ntp -pl core,testkit,web,standins,server -Dweb.skip.check=true -Dspotless.check.skip=true -Djacoco.skip=true \
-    -Dtest=FuzzTest -Dsurefire.failIfNoSpecifiedTests=false "-Detlo.fuzz=$(((${n:-20000} + 5999) / 6000))" verify ;;
+    -Dtest=FuzzTest -Dsurefire.failIfNoSpecifiedTests=false "-Detlo.fuzz=$(((${n:-20000} + 3599) / 3600))" verify ;;
 sweep) it -Dit.test=WallIT ;;
 load) it -Dit.test=LoadIT -Detlo.people=50 "-Detlo.load-seconds=${n:-600}" ;;
 *) sed -n '3,7s/^# *//p' "$0" >&2; exit 64 ;;

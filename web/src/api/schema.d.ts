@@ -1783,7 +1783,7 @@ export interface components {
         EvaluationRequest: {
             /** Format: date */
             asOf: string;
-            parts?: ("FIELD" | "WINDOWS" | "MIX" | "SOW" | "GROW" | "END" | "PLANT" | "FEED" | "SECTION" | "NOTES" | "LEDGER")[];
+            parts?: ("field" | "windows" | "mix" | "sow" | "grow" | "end" | "plant" | "feed" | "section" | "notes" | "ledger")[];
             plan: components["schemas"]["PlanDocument"];
         };
         FailureView: {

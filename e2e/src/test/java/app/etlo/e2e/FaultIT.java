@@ -29,7 +29,7 @@ class FaultIT {
     private static final ObjectMapper JSON = new ObjectMapper();
     private static final String PASSWORD = "correct horse";
     /** Kills of the server, and half of those of the database; scripts/attack.sh sets more. */
-    private static final int KILLS = Integer.getInteger("etlo.kills", 3);
+    private static final int KILLS = Integer.getInteger("etlo.kills", 2);
 
     private static Product product;
     private static int mailPort;

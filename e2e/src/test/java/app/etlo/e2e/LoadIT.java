@@ -26,11 +26,11 @@ class LoadIT {
     private static final ObjectMapper JSON = new ObjectMapper();
     private static final String PASSWORD = "correct horse";
     /** Beside the other tests of a run not more than the machine can do for them; scripts/attack.sh sets fifty. */
-    private static final int PEOPLE = Integer.getInteger("etlo.people", 15);
+    private static final int PEOPLE = Integer.getInteger("etlo.people", 10);
 
     private static final int DRAGGED = 5;
     /** For so long they edit; scripts/attack.sh sets more. */
-    private static final int SECONDS = Integer.getInteger("etlo.load-seconds", 12);
+    private static final int SECONDS = Integer.getInteger("etlo.load-seconds", 8);
 
     private static Product product;
 

@@ -54,15 +54,15 @@ class FuzzTest {
     void plans() {
         JsonNode sound =
                 Browser.JSON.createObjectNode().put("asOf", "2026-06-01").set("plan", Samples.plan());
-        assertThat(send(800, 20260601, r -> browser.post("/api/evaluations", broken(sound, r))))
-                .hasSize(800 * LONGER);
+        assertThat(send(400, 20260601, r -> browser.post("/api/evaluations", broken(sound, r))))
+                .hasSize(400 * LONGER);
     }
 
     @Test
     void saves_of_plans() {
         JsonNode sound = Samples.plan();
         int[] revision = {1};
-        assertThat(send(500, 20260602, r -> {
+        assertThat(send(250, 20260602, r -> {
                     Browser.Answer a =
                             browser.save(broken(sound, r), revision[0], "fuzz-" + r.nextLong(1L << 40) + "-request");
                     if (a.status() == 200) {
@@ -70,7 +70,7 @@ class FuzzTest {
                     }
                     return a;
                 }))
-                .hasSize(500 * LONGER);
+                .hasSize(250 * LONGER);
         // whatever was taken, the history of it can be told
         assertThat(browser.get("/api/plans/p1/revisions").status()).isEqualTo(200);
     }
@@ -78,7 +78,7 @@ class FuzzTest {
     @Test
     void dossiers() {
         String text = Samples.dossier();
-        assertThat(send(600, 20260603, r -> {
+        assertThat(send(300, 20260603, r -> {
                     StringBuilder cut = new StringBuilder(text);
                     int at = r.nextInt(cut.length());
                     cut.replace(
@@ -87,7 +87,7 @@ class FuzzTest {
                             r.nextBoolean() ? "" : PIECES.get(r.nextInt(PIECES.size())));
                     return browser.file("/api/dossiers", cut.toString().getBytes(StandardCharsets.UTF_8));
                 }))
-                .hasSize(600 * LONGER);
+                .hasSize(300 * LONGER);
     }
 
     @Test
@@ -97,8 +97,8 @@ class FuzzTest {
                         + "\"geometry\":{\"type\":\"MultiPolygon\",\"coordinates\":[[[[-30,20],[-29.99,20],[-29.99,20.01],"
                         + "[-30,20.01],[-30,20]],[[-29.997,20.003],[-29.997,20.006],[-29.994,20.006],[-29.997,20.003]]],"
                         + "[[[-29.98,20],[-29.97,20],[-29.97,20.01],[-29.98,20]]]]}}]}");
-        assertThat(send(900, 20260604, r -> browser.post("/api/boundaries", broken(sound, r))))
-                .hasSize(900 * LONGER);
+        assertThat(send(450, 20260604, r -> browser.post("/api/boundaries", broken(sound, r))))
+                .hasSize(450 * LONGER);
     }
 
     @Test
@@ -119,7 +119,7 @@ class FuzzTest {
     }
 
     private void tables(String path, String sound, long seed) {
-        assertThat(send(600, seed, r -> {
+        assertThat(send(300, seed, r -> {
                     StringBuilder table = new StringBuilder(sound);
                     for (int k = r.nextInt(4); k >= 0; k--) {
                         int at = r.nextInt(table.length());
@@ -128,7 +128,7 @@ class FuzzTest {
                     }
                     return browser.file(path, table.toString().getBytes(StandardCharsets.UTF_8));
                 }))
-                .hasSize(600 * LONGER);
+                .hasSize(300 * LONGER);
     }
 
     @Test

@@ -36,7 +36,7 @@ final class NitrogenLeftByCrop extends Judgement {
                 ? Optional.of(note(
                         second.id(),
                         second.planted(),
-                        first.crop().name() + " usually leaves about " + s.say(left, Unit.KG_PER_HA)
+                        first.crop().name() + " usually leaves about " + s.sayRound(left, Unit.KG_PER_HA)
                                 + " of nitrogen. Many local recommendations have it inside; count it once.",
                         List.of(first.crop().id() + " before " + second.crop().id()),
                         "the local recommendation for this sequence"))

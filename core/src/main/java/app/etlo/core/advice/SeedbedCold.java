@@ -43,7 +43,7 @@ final class SeedbedCold extends Judgement {
                 c.id() + "/" + species.id(),
                 c.sown(),
                 species.name() + " wants soil of "
-                        + s.say(species.growth().minSoilC(), Unit.CELSIUS)
+                        + s.sayRound(species.growth().minSoilC(), Unit.CELSIUS)
                         + (sownAlready
                                 ? "; it was colder on this day."
                                 : "; on this day it is colder in " + share + "."),

@@ -33,7 +33,7 @@ final class SeedbedDry extends Judgement {
                             return note(
                                     c.id(),
                                     c.sown(),
-                                    "In " + share + " under " + s.say(Seedbed.WETTING_MM, Unit.MILLIMETRE)
+                                    "In " + share + " under " + s.sayRound(Seedbed.WETTING_MM, Unit.MILLIMETRE)
                                             + " falls in the " + Seedbed.WAIT_DAYS
                                             + " days after this sowing: seed on the surface waits, and birds and slugs find it.",
                                     List.of("without a wetting rain in " + share),

@@ -171,4 +171,14 @@ public record Situation(
         Unit shown = units.shown(unit);
         return Shown.text(unit.to(shown, value), shown) + " " + shown.symbol();
     }
+
+    /** A round number of the library in the farm's own units, to two digits, so that it does not look exact in the other ones. */
+    public String sayRound(double value, Unit unit) {
+        Unit shown = units.shown(unit);
+        double v = unit.to(shown, value);
+        int decimals = v == 0 ? 0 : Math.max(0, 1 - (int) Math.floor(Math.log10(Math.abs(v))));
+        double step = v == 0 ? 1 : Math.pow(10, Math.floor(Math.log10(Math.abs(v))) - 1);
+        double round = Math.round(v / step) * step;
+        return Shown.plain(round, round == Math.rint(round) ? 0 : decimals) + " " + shown.symbol();
+    }
 }

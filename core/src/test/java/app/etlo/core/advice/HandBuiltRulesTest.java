@@ -475,6 +475,18 @@ class HandBuiltRulesTest {
     }
 
     @Test
+    void round_numbers_stay_round_in_the_other_units() {
+        Situation metric = wheat().made();
+        Situation us = wheat().us().made();
+        assertThat(metric.sayRound(10, Unit.MILLIMETRE)).isEqualTo("10 mm");
+        assertThat(us.sayRound(10, Unit.MILLIMETRE)).isEqualTo("0.39 in");
+        assertThat(metric.sayRound(18, Unit.CELSIUS)).isEqualTo("18 °C");
+        assertThat(us.sayRound(18, Unit.CELSIUS)).isEqualTo("64 °F");
+        assertThat(us.sayRound(45, Unit.KG_PER_HA)).isEqualTo("40 lb/ac");
+        assertThat(us.sayRound(0, Unit.KG_PER_HA)).isEqualTo("0 lb/ac");
+    }
+
+    @Test
     void every_rule_is_tested_here() {
         Set<String> tested = Stream.of(sequence(), mixes(), sowingAndEnd())
                 .flatMap(s -> s)

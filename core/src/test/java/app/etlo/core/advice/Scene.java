@@ -61,6 +61,7 @@ final class Scene {
     private final Set<String> untilled = new HashSet<>();
     private final List<FieldFacts.Weed> weeds = new ArrayList<>();
     private final List<FieldFacts.Residual> residuals = new ArrayList<>();
+    private UnitSystem units = UnitSystem.METRIC;
     private Optional<LocalDate> soilTest = Optional.empty();
     private Optional<String> drainage = Optional.empty();
     private List<String> noxious = List.of();
@@ -169,10 +170,15 @@ final class Scene {
         return this;
     }
 
+    Scene us() {
+        units = UnitSystem.US;
+        return this;
+    }
+
     Situation made() {
         return new Situation(
                 TODAY,
-                UnitSystem.METRIC,
+                units,
                 frost,
                 tileDepthCm,
                 List.copyOf(crops),
