@@ -79,14 +79,15 @@ export function RateTable({
             </th>
           </tr>
         </thead>
-        {byBox(mix, seen).map((box) => (
-          <tbody key={box.id}>
-            <tr className="border-b border-rule">
-              <th scope="rowgroup" colSpan={12} className="pt-1.5 text-left">
+        {/* in one body, so that a row whose first rate arrives goes to its box as it is, its list still open */}
+        <tbody>
+          {byBox(mix, seen).flatMap((box) => [
+            <tr key={`box ${box.id}`} className="border-b border-rule">
+              <th scope="colgroup" colSpan={12} className="pt-1.5 text-left">
                 <b className="text-ink">{box.name}</b> {box.rate && <FigureText of={box.rate} />}
               </th>
-            </tr>
-            {box.components.map((c) => (
+            </tr>,
+            ...box.components.map((c) => (
               <MixRow
                 key={c.species}
                 component={c}
@@ -114,9 +115,9 @@ export function RateTable({
                   }))
                 }
               />
-            ))}
-          </tbody>
-        ))}
+            )),
+          ])}
+        </tbody>
         {sum && (
           <tfoot>
             <tr className="border-t border-ink text-right font-bold">

@@ -1,4 +1,5 @@
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { useState } from 'react';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 
 import type { Plan, Schemas } from '../api/client';
@@ -65,6 +66,25 @@ describe('the rates of a mix', () => {
     expect(screen.getByText('No rate yet')).toBeTruthy();
     expect(screen.queryByText('Sum')).toBeNull();
     expect(screen.getByText('Hairy vetch').closest('tr')!.textContent).toContain('–');
+  });
+
+  test('a row whose first rate arrives goes to its box as it is, with what is held in it', () => {
+    function Arriving() {
+      const [seen, arrive] = useState<Schemas['MixChapterView']>();
+      return (
+        <>
+          <button type="button" onClick={() => arrive(answered().mix['v1'])}>
+            arrive
+          </button>
+          <Rates seen={seen} />
+        </>
+      );
+    }
+    opened(<Arriving />);
+    const before = screen.getByLabelText('Hairy vetch lot');
+    press('arrive');
+    expect(screen.getByText('Large box')).toBeTruthy();
+    expect(screen.getByLabelText('Hairy vetch lot')).toBe(before);
   });
 
   test('share, lot and species are changed in the plan', () => {
