@@ -1,6 +1,6 @@
 #!/usr/bin/env bash
 # Changes the rules of nitrogen, tillage, mix and advice a little, one change at a time, and counts how many of the changes the tests
-# notice. Takes the better part of an hour on two cores; what survives is told in docs/testing.md.
+# notice. Takes the better part of an hour on two cores.
 #   scripts/mutation.sh                                      all four rooms
 #   scripts/mutation.sh -DtargetClasses='app.etlo.core.nitrogen.*'   one of them
 set -euo pipefail

@@ -12,7 +12,6 @@ import app.etlo.core.quantity.PlausibleSpan;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.WindowKind;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -68,39 +67,11 @@ class HandBuiltRulesTest {
     private static final SeedTag READ = tag(null, null, null, null);
 
     private static SeedLot tested(String on) {
-        SeedLot l = lot("cereal-rye", READ);
-        return new SeedLot(
-                l.id(),
-                l.species(),
-                l.label(),
-                l.purity(),
-                l.germination(),
-                l.hardSeed(),
-                l.germinationIncludesHardSeed(),
-                l.seedsPerKg(),
-                Optional.of(LocalDate.parse(on)),
-                l.price(),
-                l.bagSize(),
-                l.inoculated(),
-                l.tag());
+        return lot("cereal-rye", READ, on, true);
     }
 
     private static SeedLot vetch(boolean inoculated) {
-        SeedLot l = lot("hairy-vetch", READ);
-        return new SeedLot(
-                l.id(),
-                l.species(),
-                l.label(),
-                l.purity(),
-                l.germination(),
-                l.hardSeed(),
-                l.germinationIncludesHardSeed(),
-                l.seedsPerKg(),
-                l.testedOn(),
-                l.price(),
-                l.bagSize(),
-                inoculated,
-                l.tag());
+        return lot("hairy-vetch", READ, "2026-06-01", inoculated);
     }
 
     private static Situation.TypedNumber goal(double tHa) {
@@ -282,7 +253,7 @@ class HandBuiltRulesTest {
                         with(rye().share("spring-oats", 60))),
                 new Rule(
                         "canopy-dominated",
-                        "",
+                        "Cereal rye is forecast to be 70 % of the stand",
                         with(rye().share("hairy-vetch", 20)
                                 .share("phacelia", 20)
                                 .stands(70, 20, 10)),

@@ -219,6 +219,10 @@ final class Scene {
         }
 
         static SeedLot lot(String species, SeedTag tag) {
+            return lot(species, tag, "2026-06-01", true);
+        }
+
+        static SeedLot lot(String species, SeedTag tag, String testedOn, boolean inoculated) {
             return new SeedLot(
                     "l-" + species,
                     species,
@@ -228,10 +232,10 @@ final class Scene {
                     0,
                     true,
                     Optional.empty(),
-                    Optional.of(day("2026-06-01")),
+                    Optional.of(day(testedOn)),
                     Optional.empty(),
                     Optional.empty(),
-                    true,
+                    inoculated,
                     tag);
         }
 

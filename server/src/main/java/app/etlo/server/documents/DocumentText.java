@@ -14,7 +14,7 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class DocumentText {
-    /** All texts that are kept together, and the longest of them; an outline of many thousand points is read anew. */
+    /** All texts that are kept together, and the longest of them; an outline of many thousand points is read every time. */
     private static final long MOST_LETTERS = 4_000_000;
 
     private static final int LONGEST_LETTERS = 200_000;
@@ -44,11 +44,11 @@ public class DocumentText {
      */
     public <T> T read(String text, Class<T> type) {
         return text.length() > LONGEST_LETTERS
-                ? anew(text, type)
-                : type.cast(read.get(new Kept(type, text), k -> anew(text, type)));
+                ? parsed(text, type)
+                : type.cast(read.get(new Kept(type, text), k -> parsed(text, type)));
     }
 
-    private <T> T anew(String text, Class<T> type) {
+    private <T> T parsed(String text, Class<T> type) {
         try {
             return mapper.readValue(text, type);
         } catch (JsonProcessingException e) {
@@ -56,7 +56,7 @@ public class DocumentText {
         }
     }
 
-    /** Something kept to be read again; empty where it is of an earlier shape and has to be made anew. */
+    /** Something kept to be read again; empty where it is of an earlier shape and has to be made again. */
     public <T> Optional<T> kept(String text, Class<T> type) {
         try {
             return Optional.of(mapper.readValue(text, type));

@@ -16,7 +16,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * What computes here: a hash of the core and its tables. What is kept of an evaluation rests on it, so that another core's figures are
- * computed anew; two servers of one build have the same.
+ * computed again; two servers of one build have the same.
  */
 @Component
 class CoreVersion {
