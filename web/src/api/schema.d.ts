@@ -68,6 +68,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/covers/latest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["latest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dossiers": {
         parameters: {
             query?: never;
@@ -1561,6 +1577,10 @@ export interface components {
             place: components["schemas"]["PlaceEntry"];
             stand?: components["schemas"]["StandEntry"];
         };
+        CoverLatest: {
+            lateness?: components["schemas"]["FigureView"];
+            species: components["schemas"]["LatestView"][];
+        };
         CoverRequest: {
             /** Format: date */
             asOf: string;
@@ -1685,7 +1705,6 @@ export interface components {
             because: string;
             /** Format: date */
             by: string;
-            figureId?: string;
             /** @enum {string} */
             step: "field" | "aims" | "rotation" | "mix" | "sow" | "end" | "plant" | "feed";
             subject: string;
@@ -2341,7 +2360,6 @@ export interface components {
             boxes: components["schemas"]["BoxView"][];
             delivers?: components["schemas"]["DeliveryView"];
             inoculants: components["schemas"]["InoculantView"][];
-            latest: components["schemas"]["LatestView"][];
             rates: components["schemas"]["RateView"][];
             sum?: components["schemas"]["SumView"];
         };
@@ -3060,7 +3078,6 @@ export interface components {
             drillCapacity?: components["schemas"]["FigureView"];
             drillDays?: components["schemas"]["FigureView"];
             dryPercent?: components["schemas"]["FigureView"];
-            lateness?: components["schemas"]["FigureView"];
             seedPlacedLimit?: components["schemas"]["FigureView"];
         };
         SpeciesChoice: {
@@ -3436,6 +3453,30 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    latest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoverRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoverLatest"];
+                };
             };
         };
     };

@@ -11,6 +11,7 @@ import { useCover } from './pick';
 import { BoxTable } from './sow/BoxTable';
 import { DrillFields } from './sow/DrillFields';
 import { Inoculants } from './sow/Inoculants';
+import { LatestLine } from './sow/LatestLine';
 
 export function SowStep() {
   const { session, state, knowledge, us } = useOpenPlan();
@@ -35,7 +36,6 @@ export function SowStep() {
   const set = (change: typeof p) => session.change((d) => setMembers(d, 'sow', cover.id, change));
   const mix = state.evaluation?.mix[cover.id];
   const sowing = state.evaluation?.sow[cover.id];
-  const late = sowing?.lateness;
   const seedPlaced = sowing?.seedPlacedLimit;
   const dry = sowing?.dryPercent;
   return (
@@ -82,20 +82,11 @@ export function SowStep() {
       {!sow && (
         <p className="mt-1 text-ink2 italic">Date the sowing first; the factors belong to it.</p>
       )}
-      {late && (
-        <p className="mt-1 text-[13.5px]">
-          Later than useful: a factor of <FigureText of={late} /> is usual.{' '}
-          {p.lateness === undefined && (
-            <button
-              type="button"
-              className="link"
-              onClick={() => set({ lateness: Math.round(late.value * 100) / 100 })}
-            >
-              use it
-            </button>
-          )}
-        </p>
-      )}
+      <LatestLine
+        coverId={cover.id}
+        lateness={p.lateness}
+        onTake={(lateness) => set({ lateness })}
+      />
       <p className="mt-1 text-[13px] text-ink2">
         The factors multiply the drilled rate; each shows in the working of the rate. A
         weed-suppressing cereal mulch takes 2.5 to 3 times the ordinary rate (common practice).

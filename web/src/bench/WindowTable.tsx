@@ -171,9 +171,9 @@ export function WindowTable() {
   );
 }
 
-/** What has to be decided by when, counted back from the latest useful sowing. */
+/** What has to be decided by when, counted back from the sowing. */
 function Calendar() {
-  const { state, openWorking } = useOpenPlan();
+  const { state } = useOpenPlan();
   const e = state.evaluation;
   const covers = e?.covers.filter((c) => e.calendar.some((d) => d.subject === c.id)) ?? [];
   if (!e || covers.length === 0) return null;
@@ -188,18 +188,7 @@ function Calendar() {
               .filter((d) => d.subject === c.id)
               .map((d) => (
                 <li key={d.what} title={d.because}>
-                  <b className={d.by < e.asOf ? 'text-ink3' : ''}>{spokenDate(d.by)}</b>{' '}
-                  {d.figureId ? (
-                    <button
-                      type="button"
-                      className="link"
-                      onClick={() => openWorking(d.figureId ?? '')}
-                    >
-                      {d.what}
-                    </button>
-                  ) : (
-                    d.what
-                  )}
+                  <b className={d.by < e.asOf ? 'text-ink3' : ''}>{spokenDate(d.by)}</b> {d.what}
                   {d.by < e.asOf && <span className="text-ink3"> (past)</span>}
                 </li>
               ))}

@@ -1,5 +1,5 @@
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
-import { afterEach, describe, expect, test } from 'vitest';
+import { afterEach, describe, expect, test, vi } from 'vitest';
 
 import type { Evaluation, Plan } from '../api/client';
 import { figure, opened } from '../plan/openedPlan';
@@ -11,7 +11,18 @@ import { FeedStep } from './FeedStep';
 import { PlantStep } from './PlantStep';
 import { SowStep } from './SowStep';
 
-afterEach(cleanup);
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+/** Whatever is asked of the server is answered with this. */
+const answering = (body: unknown) =>
+  vi.stubGlobal('fetch', () =>
+    Promise.resolve(
+      new Response(JSON.stringify(body), { headers: { 'Content-Type': 'application/json' } }),
+    ),
+  );
 
 const type = (label: string, text: string) => {
   const box = screen.getByLabelText(label);
@@ -148,13 +159,26 @@ describe('the step Sow', () => {
     expect(sow?.lateness).toBe(1.1);
   });
 
-  test('a late sowing offers its factor, and taking it takes the offer away', () => {
-    const bench = opened(<SowStep />, {
-      evaluation: (e) => ({
-        ...e,
-        sow: { v1: { coldPercent: {}, lateness: figure('sow/v1/lateness', 1.237, '') } },
-      }),
+  test('a late sowing offers its factor, and taking it takes the offer away', async () => {
+    answering({
+      species: [
+        {
+          species: 'cereal-rye',
+          name: 'Cereal rye',
+          mostYears: '2026-10-12',
+          years: 29,
+          figureId: 'f',
+        },
+        { species: 'hairy-vetch', name: 'Hairy vetch', years: 4 },
+      ],
+      lateness: figure('sow/v1/lateness', 1.237, ''),
     });
+    const bench = opened(<SowStep />);
+    expect(screen.getByText('working out how late it may be sown')).toBeTruthy();
+    await screen.findByRole('button', { name: 'use it' });
+    press('12 Oct 2026');
+    expect(bench.openWorking).toHaveBeenCalledWith('f');
+    expect(screen.getByText(/hairy vetch/).textContent).toContain('in 4 years at best');
     press('use it');
     expect(operationOf(bench.plan(), 'sow', 'v1')?.lateness).toBe(1.24);
     expect(screen.queryByRole('button', { name: 'use it' })).toBeNull();

@@ -238,7 +238,6 @@ export const answered = (): Evaluation => ({
         seeds: figure('mix/v1/seeds', 1000, '/m2'),
         seed: figure('mix/v1/seed', 1320, 'kg'),
       },
-      latest: [],
     },
   },
   sow: { v1: { coldPercent: {} } },

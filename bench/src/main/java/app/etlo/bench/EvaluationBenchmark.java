@@ -9,6 +9,8 @@ import app.etlo.core.plan.document.Dossier;
 import app.etlo.core.plan.document.Json;
 import app.etlo.core.plan.document.PlanDocument;
 import app.etlo.core.plan.document.PlanReader;
+import app.etlo.core.plan.growth.GrowthMemory;
+import app.etlo.core.plan.growth.TriedGrowth;
 import app.etlo.core.plan.shown.Evaluation;
 import app.etlo.core.plan.shown.EvaluationWriter;
 import app.etlo.core.plan.timeline.Climates;
@@ -38,8 +40,10 @@ public class EvaluationBenchmark {
     private final Evaluator evaluator = new Evaluator(knowledge);
     private final Dossier dossier = Valley.dossier(knowledge);
     private final String planText = Json.write(dossier.plan());
-    private final Evaluator remembering =
-            new Evaluator(knowledge, new Climates(knowledge), Optional.of(new GroundMemory(2, Long.MAX_VALUE)));
+    private final Evaluator remembering = new Evaluator(
+            knowledge,
+            new Climates(knowledge),
+            Optional.of(new GrowthMemory(new GroundMemory(2, Long.MAX_VALUE), new TriedGrowth(2))));
     private final PlanDocument dragged = reader.read(planText.replace(Valley.END, Valley.END_DRAGGED));
     private boolean late;
     private final LocalDate asOf = LocalDate.parse(Valley.AS_OF);

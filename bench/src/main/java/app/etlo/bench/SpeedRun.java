@@ -9,6 +9,8 @@ import app.etlo.core.plan.document.Dossier;
 import app.etlo.core.plan.document.Json;
 import app.etlo.core.plan.document.PlanDocument;
 import app.etlo.core.plan.document.PlanReader;
+import app.etlo.core.plan.growth.GrowthMemory;
+import app.etlo.core.plan.growth.TriedGrowth;
 import app.etlo.core.plan.timeline.Climates;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -42,8 +44,10 @@ final class SpeedRun {
         simulation.species = 8;
         simulation.make();
         Evaluator evaluator = new Evaluator(knowledge);
-        Evaluator remembering =
-                new Evaluator(knowledge, new Climates(knowledge), Optional.of(new GroundMemory(2, Long.MAX_VALUE)));
+        Evaluator remembering = new Evaluator(
+                knowledge,
+                new Climates(knowledge),
+                Optional.of(new GrowthMemory(new GroundMemory(2, Long.MAX_VALUE), new TriedGrowth(2))));
         String text = Json.write(dossier.plan());
         PlanDocument dragged = new PlanReader(knowledge).read(text.replace(Valley.END, Valley.END_DRAGGED));
         List<PlanDocument> plans = List.of(dossier.plan(), dragged);

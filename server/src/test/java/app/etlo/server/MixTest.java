@@ -68,6 +68,19 @@ class MixTest {
     }
 
     @Test
+    void the_latest_useful_sowing_of_a_cover_is_asked_for_and_opens_its_working() {
+        JsonNode latest = us.post("/api/covers/latest", ask()).json();
+        assertThat(latest.path("species").size()).isPositive();
+        String figure = latest.at("/species/0/figureId").asText();
+        assertThat(us.post("/api/workings", ask().put("figureId", figure).without("coverId"))
+                        .json()
+                        .toString())
+                .contains("Latest useful sowing");
+        assertThat(us.post("/api/covers/latest", ask().put("coverId", "none")).status())
+                .isEqualTo(400);
+    }
+
+    @Test
     void a_proposal_keeps_to_its_cost_and_a_conflict_is_named() throws Exception {
         JsonNode cheap = us.post("/api/mixes/proposals", ask("{\"cost\":{\"value\":60,\"unit\":\"¤/ha\"}}"))
                 .json();

@@ -63,6 +63,7 @@ class WallTest {
             "GET /api/weather",
             "POST /api/weather",
             "POST /api/weather/previews",
+            "POST /api/covers/latest",
             "POST /api/mixes/candidates",
             "POST /api/mixes/failures",
             "POST /api/mixes/alternatives",

@@ -11,7 +11,7 @@ import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.MixResult;
 import app.etlo.core.mix.Seedbed;
 import app.etlo.core.mix.SowResult;
-import app.etlo.core.mix.UsefulSowing;
+import app.etlo.core.mix.UsefulYears;
 import app.etlo.core.nitrogen.CoverCredit;
 import app.etlo.core.quantity.PlausibleSpan;
 import app.etlo.core.quantity.Quantity;
@@ -94,7 +94,7 @@ public record Situation(
             return mix.blend();
         }
 
-        public List<UsefulSowing> useful() {
+        public Optional<UsefulYears> useful() {
             return mix.useful();
         }
 
@@ -151,14 +151,9 @@ public record Situation(
      */
     public record TypedNumber(Step step, String subject, String label, Quantity typed, PlausibleSpan span) {}
 
-    /** The latest useful sowing of a species of a cover: by its weather, else by the usual first autumn frost. */
+    /** The latest useful sowing of a species by the usual first autumn frost; empty where the weather says more than that. */
     Optional<LocalDate> latest(Cover cover, Species species, LocalDate sown) {
-        Optional<UsefulSowing> useful = cover.useful().stream()
-                .filter(u -> u.species().id().equals(species.id()))
-                .findFirst();
-        return useful.isPresent()
-                ? useful.flatMap(UsefulSowing::mostYears)
-                : frost.flatMap(f -> LatestSowing.of(species, f, sown));
+        return cover.useful().isPresent() ? Optional.empty() : frost.flatMap(f -> LatestSowing.of(species, f, sown));
     }
 
     /** A share of the weather years in words. */

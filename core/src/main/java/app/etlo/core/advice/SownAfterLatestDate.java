@@ -1,8 +1,9 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.knowledge.Species;
-import app.etlo.core.mix.UsefulSowing;
+import app.etlo.core.mix.UsefulYears;
 import app.etlo.core.quantity.Shown;
+import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -15,61 +16,42 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** A species is sown later than the frost date leaves it time for. */
+/** A cover is sown later than its season leaves it time for. */
 final class SownAfterLatestDate extends Judgement {
     SownAfterLatestDate() {
         super(
                 "sown-after-latest-date",
                 Weight.THINK,
                 Step.SOW,
-                "a species is sown after its latest useful day: by degree days of the place's weather, else counted from the usual first autumn frost",
-                Source.own("Etlo's own degree days per species to a useful stand, or days from the first autumn frost"),
+                "a mix grows to a useful stand in fewer than 8 weather years of 10; without weather, a species is sown after the day counted from the usual first autumn frost",
+                Source.own(
+                        "the ground simulation; without weather, Etlo's own days per species from the first autumn frost"),
                 "low");
     }
 
     @Override
     public Stream<Note> judge(Situation s) {
-        return s.covers().stream().flatMap(c -> Stream.concat(never(c).stream(), tooLate(s, c).stream()));
+        return s.covers().stream().flatMap(c -> Stream.concat(seldom(s, c).stream(), tooLate(s, c).stream()));
     }
 
-    /** Species that most years never bring to a useful stand in this window, whenever they are sown. */
-    private Optional<Note> never(Situation.Cover c) {
-        List<UsefulSowing> found = never(c.useful());
-        if (c.sown().isEmpty() || found.isEmpty()) {
-            return Optional.empty();
-        }
-        return Optional.of(note(
-                c.id() + "/" + found.get(0).species().id(),
-                c.sown(),
-                found.stream()
-                                .map(u -> u.species().name() + " reaches a useful stand in "
-                                        + (u.years() == 0 ? "none" : "only " + u.years()) + " of " + u.allYears()
-                                        + " weather years")
-                                .collect(Collectors.joining("; "))
-                        + ", even sown on the first day of this window.",
-                Stream.concat(
-                                Stream.of("window "
-                                        + c.window()
-                                                .map(w -> w.from() + " " + w.to())
-                                                .orElse("")),
-                                found.stream()
-                                        .map(u -> u.species().name() + ": " + u.years() + " of " + u.allYears()
-                                                + " years"))
-                        .toList(),
-                "a wider window, or a faster species"));
-    }
-
-    private static List<UsefulSowing> never(List<UsefulSowing> of) {
-        return of.stream().filter(u -> u.mostYears().isEmpty()).toList();
-    }
-
-    /** Whether this rule speaks of a species, so that no other says the same. */
-    static boolean speaksOf(Situation s, Situation.Cover c, Species species) {
-        return c.sown()
-                .filter(sown -> never(c.useful()).stream()
-                                .anyMatch(u -> u.species().equals(species))
-                        || s.latest(c, species, sown).filter(sown::isAfter).isPresent())
-                .isPresent();
+    /** What the weather years make of the mix as it is sown and ended. */
+    private Optional<Note> seldom(Situation s, Situation.Cover c) {
+        return c.useful()
+                .filter(u -> !u.mostly())
+                .flatMap(u -> c.sown().map(sown -> {
+                    String share = (u.reached() == 0 ? "none" : String.valueOf(u.reached())) + " of " + u.of()
+                            + " weather years";
+                    return note(
+                            c.id(),
+                            c.sown(),
+                            "Sown on " + Shown.date(sown) + ", "
+                                    + (c.components().size() == 1 ? "it" : "the mix")
+                                    + " grows to a useful stand, "
+                                    + s.sayRound(UsefulYears.USEFUL_KG_HA / 1000, Unit.T_PER_HA)
+                                    + " of dry tops, before it ends in " + share + ".",
+                            List.of("sown " + sown, share),
+                            "an earlier sowing, a later end, or species that grow faster in this season");
+                }));
     }
 
     private Optional<Note> tooLate(Situation s, Situation.Cover c) {

@@ -16,7 +16,13 @@ import java.util.stream.Stream;
 final class SpeciesFinding extends Judgement {
     /** Reasons that have a judgement of their own, or are of the full rate and not of the share that is sown. */
     private static final Set<String> TOLD_ELSEWHERE = Set.of(
-            "kin-of-next-crop", "plugs-drains", "residual-herbicide", "harms-the-stock", "rarely-useful", "expensive");
+            "kin-of-next-crop",
+            "plugs-drains",
+            "residual-herbicide",
+            "harms-the-stock",
+            "no-useful-stand",
+            "rarely-useful",
+            "expensive");
 
     private static final Map<String, Weight> WEIGHTS = Map.of(
             "seeds-before-end", Weight.THINK,
@@ -26,9 +32,6 @@ final class SpeciesFinding extends Judgement {
             "volunteers-in-grain", Weight.THINK);
 
     private static final String LISTED = "on-noxious-list";
-    /** The same matter as a sowing after the latest useful day. */
-    private static final String TOO_LITTLE = "no-useful-stand";
-
     /** Reasons that are settled on the End step. */
     private static final Set<String> OF_THE_END = Set.of("survives-its-end", "hard-to-end", "seeds-before-end");
 
@@ -55,17 +58,16 @@ final class SpeciesFinding extends Judgement {
 
     @Override
     public Stream<Note> judge(Situation s) {
-        return s.covers().stream().flatMap(c -> ofCover(s, c));
+        return s.covers().stream().flatMap(this::ofCover);
     }
 
     /** One note for a matter: species of which the same is said share a sentence, and those of the rule share the note. */
-    private Stream<Note> ofCover(Situation s, Situation.Cover c) {
+    private Stream<Note> ofCover(Situation.Cover c) {
         Map<String, List<Component>> byText = new LinkedHashMap<>();
         boolean excludes = false;
         for (Component x : c.components()) {
             for (Finding f : c.findings().getOrDefault(x.species().id(), List.of())) {
-                if (f.rule().equals(rule)
-                        && !(rule.equals(TOO_LITTLE) && SownAfterLatestDate.speaksOf(s, c, x.species()))) {
+                if (f.rule().equals(rule)) {
                     excludes = f.excludes();
                     byText.computeIfAbsent(f.text(), t -> new ArrayList<>()).add(x);
                 }

@@ -18,6 +18,7 @@ final class Development {
             int p = s.live[i];
             if (s.status[p] == GroundState.UP) {
                 develop(s, p, cold);
+                s.bloomDays[p] += s.stage[p] >= 1 ? 1 : 0;
             }
         }
     }

@@ -1,6 +1,7 @@
 package app.etlo.core.ground;
 
 import app.etlo.core.quantity.Band;
+import app.etlo.core.weather.Percentiles;
 import java.util.Arrays;
 import java.util.List;
 
@@ -56,7 +57,11 @@ public final class GroundCourse {
         /** Most it has weighed so far, also after its death. */
         PEAK_KG_HA,
         /** Nitrogen in it then. */
-        PEAK_NITROGEN_KG_HA
+        PEAK_NITROGEN_KG_HA,
+        /** Days since early bloom. */
+        BLOOM_DAYS,
+        /** Stage it has come to, also after its death. */
+        REACHED_STAGE
     }
 
     private static final int GROUND = OfGround.values().length;
@@ -116,6 +121,8 @@ public final class GroundCourse {
                 fill(lasting[p], members, s.gained[p] * 10, member, through);
                 fill(lasting[p], 2 * members, s.peakMass[p] * 10, member, through);
                 fill(lasting[p], 3 * members, s.peakNitrogen[p] * 10, member, through);
+                fill(lasting[p], 4 * members, s.bloomDays[p], member, through);
+                fill(lasting[p], 5 * members, s.stage[p], member, through);
             }
             boolean diedUnseen = s.peakMass[p] > 0 && lastStanding[p][member] < 0;
             if (s.status[p] == GroundState.UP || diedUnseen) {
@@ -295,16 +302,8 @@ public final class GroundCourse {
 
     /** The least, middle and most of a value in 8 years of 10, from its values in every year. */
     public static Band band(double[] years) {
-        double[] sorted = years.clone();
-        Arrays.sort(sorted);
-        return new Band(at(sorted, 0.1), at(sorted, 0.5), at(sorted, 0.9));
-    }
-
-    private static double at(double[] sorted, double share) {
-        double place = share * (sorted.length - 1);
-        int i = (int) place;
-        double next = sorted[Math.min(sorted.length - 1, i + 1)];
-        return sorted[i] + (place - i) * (next - sorted[i]);
+        Percentiles p = Percentiles.of(years);
+        return new Band(p.at(0.1), p.at(0.5), p.at(0.9));
     }
 
     /** The record that holds the barest day after one record and up to another, in one year. */

@@ -17,6 +17,11 @@ final class GroundLoop {
          * @param s at the end of the day
          */
         void endOfDay(GroundState s);
+
+        /** Whether days that follow still matter. */
+        default boolean goesOn(GroundState s) {
+            return true;
+        }
     }
 
     /**
@@ -33,6 +38,9 @@ final class GroundLoop {
             }
             day(s);
             watcher.endOfDay(s);
+            if (!watcher.goesOn(s)) {
+                return;
+            }
         }
     }
 

@@ -42,7 +42,7 @@ public final class GroundScript {
      * The first day from which this and another script may differ: on an earlier one the same is done to the same plants on the
      * same soil. What is to be done to plants that are not sown by then does not count.
      */
-    int sameUntil(GroundScript o) {
+    public int sameUntil(GroundScript o) {
         if (!soil.isSame(o.soil)) {
             return 0;
         }

@@ -66,6 +66,35 @@ public final class GroundSimulation {
         return course;
     }
 
+    /**
+     * What some plants have come to on one evening, in every weather year; of a year in which all of them are gone nothing more is played.
+     * Only their own values mean anything in it.
+     *
+     * @param earlier run from which it goes on
+     */
+    public GroundCourse evening(int day, int[] plants, Optional<GroundRun> earlier) {
+        GroundCourse course = new GroundCourse(weather.members, script.plants.length, new int[] {day});
+        Optional<Mark> start = earlier.flatMap(e -> e.before(Math.min(e.sameUntil(script, weather), day + 1)));
+        int from = start.map(Mark::day).orElse(0);
+        int fork = Math.min(day + 1, Math.max(from, weather.sharedDays));
+        GroundLoop loop = new GroundLoop(script, weather);
+        GroundLoop.Watcher untilGone = new UntilGone(plants);
+        GroundState trunk = new GroundState(script.soil, script.plants);
+        if (from <= weather.sharedDays) {
+            start.ifPresent(m -> trunk.copyFrom(m.states()[0]));
+            loop.play(0, from, fork, trunk, untilGone);
+        }
+        GroundState branch = new GroundState(script.soil, script.plants);
+        for (int m = 0; m < weather.members; m++) {
+            branch.copyFrom(from > weather.sharedDays ? start.orElseThrow().states()[m] : trunk);
+            if (untilGone.goesOn(branch)) {
+                loop.play(m, fork, day + 1, branch, untilGone);
+            }
+            course.record(0, branch, m, m + 1);
+        }
+        return course;
+    }
+
     private GroundRun play(Optional<GroundRun> earlier, boolean keep) {
         int[] days = recordedDays();
         GroundCourse course = new GroundCourse(weather.members, script.plants.length, days);
@@ -123,6 +152,21 @@ public final class GroundSimulation {
             at = m.day();
         }
         loop.play(member, at, to, s, recorder);
+    }
+
+    private record UntilGone(int[] plants) implements GroundLoop.Watcher {
+        @Override
+        public void endOfDay(GroundState s) {}
+
+        @Override
+        public boolean goesOn(GroundState s) {
+            for (int p : plants) {
+                if (s.status[p] != GroundState.GONE) {
+                    return true;
+                }
+            }
+            return plants.length == 0;
+        }
     }
 
     /** Writes the recorded days of one member, or of all at once, into the course. */

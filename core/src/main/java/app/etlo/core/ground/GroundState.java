@@ -52,6 +52,8 @@ final class GroundState {
     final double[] peakMass;
 
     final double[] peakNitrogen;
+    /** Days since early bloom on which it was up. */
+    final double[] bloomDays;
     /** Share of its fixation that works, and its height against the usual, as seen in the field. */
     final double[] fixing;
 
@@ -112,6 +114,7 @@ final class GroundState {
         this.heightFactor = new double[n];
         this.peakMass = new double[n];
         this.peakNitrogen = new double[n];
+        this.bloomDays = new double[n];
         this.live = new int[n];
         this.light = new double[n];
         this.watered = new double[n];
@@ -261,6 +264,7 @@ final class GroundState {
         copy(o.heightFactor, heightFactor);
         copy(o.peakMass, peakMass);
         copy(o.peakNitrogen, peakNitrogen);
+        copy(o.bloomDays, bloomDays);
         copy(o.light, light);
         copy(o.gain, gain);
     }

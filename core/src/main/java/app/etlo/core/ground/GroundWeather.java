@@ -65,7 +65,7 @@ public final class GroundWeather {
     }
 
     /** The first day on which this and another weather may differ; 0 when they cannot be compared. */
-    int sameUntil(GroundWeather o) {
+    public int sameUntil(GroundWeather o) {
         if (members != o.members || sharedDays != o.sharedDays) {
             return 0;
         }

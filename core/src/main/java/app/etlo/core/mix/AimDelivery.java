@@ -1,7 +1,6 @@
 package app.etlo.core.mix;
 
 import app.etlo.core.knowledge.Group;
-import app.etlo.core.knowledge.Growth.Tops;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Figure;
@@ -14,6 +13,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 
 /**
@@ -34,6 +34,9 @@ public final class AimDelivery {
     private static final double WATER_EFFICIENCY = 30;
 
     private static final double WARM_GRASS_EFFICIENCY = 45;
+
+    /** What must live when the cover ends, or what it left to frost: all other aims are served while it grows. */
+    private static final Set<String> AT_END = Set.of("fix-nitrogen", "mulch", "nurse");
 
     private record Rule(String label, Unit unit, Formula formula) {}
 
@@ -129,32 +132,44 @@ public final class AimDelivery {
     }
 
     /**
+     * The dry tops of one species that count for an aim, kg/ha by member: those that live at the end for what is wanted then, else the
+     * most it has weighed. A legume that frost took in November fixes nothing for a crop in May.
+     */
+    public static double[] counted(String aim, SeasonGrowth growth, int of) {
+        Prospect p = growth.species().get(of);
+        return AT_END.contains(aim) && !growth.leftToFrost() ? p.standsKgHa() : p.grownKgHa();
+    }
+
+    /**
      * What a mass of a species delivers.
      *
-     * @param mass its dry tops, kg/ha
-     * @param member the weather year whose stage it has
+     * @param mass its dry tops that count for the aim, kg/ha
+     * @param wholeKgHa what all species together have grown
      */
-    public Figure figure(String id, String aim, Prospect p, Input mass, int member) {
+    public Figure figure(String id, String aim, Prospect p, Input mass, double wholeKgHa) {
         Rule rule = RULES.get(aim);
         List<Input> inputs = new ArrayList<>(List.of(mass));
-        inputs.addAll(inputs(aim, p, member));
+        inputs.addAll(inputs(aim, p, wholeKgHa));
         return rule.formula().figure(id, rule.label() + ", " + p.species().name(), rule.unit(), inputs);
     }
 
-    /** What 1 kg/ha of dry tops delivers, in the aim's unit. */
-    public double perKgHa(String aim, Prospect p, int member) {
-        return figure("", aim, p, Input.of("mass", "Dry tops", 1000, Unit.KG_PER_HA, Origin.FORECAST, ""), member)
-                        .middle()
-                / 1000;
+    /** What so much of a species, kg/ha, delivers beside others, in the aim's unit. */
+    public double value(String aim, Prospect p, double massKgHa, double wholeKgHa) {
+        return figure(
+                        "",
+                        aim,
+                        p,
+                        Input.of("mass", "Dry tops", massKgHa, Unit.KG_PER_HA, Origin.FORECAST, ""),
+                        wholeKgHa)
+                .middle();
     }
 
-    private List<Input> inputs(String aim, Prospect p, int member) {
+    private List<Input> inputs(String aim, Prospect p, double wholeKgHa) {
         Species s = p.species();
-        Tops tops = p.tops(member);
         return switch (aim) {
             case "fix-nitrogen", "catch-nitrogen" ->
                 List.of(
-                        share("n", "Nitrogen in the tops", tops.nitrogenShare() * 100, s, "nPercentFlowering"),
+                        simulated("n", "Nitrogen in the tops", p.nitrogenShare() * 100, Unit.PERCENT),
                         share("fixed", "Share of it fixed", s.growth().fixedShare() * 100, s, "fixedPercent"));
             case "suppress-weeds" ->
                 List.of(factor("competes", "Competitiveness", s.growth().competitiveness(), s, "competitiveness"));
@@ -162,7 +177,13 @@ public final class AimDelivery {
                 List.of(factor("roots", "How its roots hold soil", s.taproot() ? 0.9 : 1.2, s, "rootType"));
             case "build-organic-matter" ->
                 List.of(
-                        share("c", "Carbon in the tops", tops.carbonShare() * 100, s, "cnFlowering"),
+                        Input.of(
+                                "c",
+                                "Carbon in the tops",
+                                Prospect.CARBON_SHARE * 100,
+                                Unit.PERCENT,
+                                Origin.LIBRARY,
+                                "42 to 45 % in published tables"),
                         factor("root", "Roots per tops", s.taproot() ? 0.25 : 0.4, s, "rootType"));
             case "loosen-pan" ->
                 List.of(
@@ -189,29 +210,16 @@ public final class AimDelivery {
                         "digestible", "Digestible share", DIGESTIBLE[s.use().forage()], s, "forage"));
             case "feed-pollinators" ->
                 List.of(
-                        Input.of(
-                                "bloom",
-                                "Days in flower",
-                                p.bloomDays()[member],
-                                Unit.DAY,
-                                Origin.FORECAST,
-                                "degree days"),
+                        simulated("bloom", "Days in flower", p.middleBloomDays(), Unit.DAY),
                         factor("grade", "Worth to insects", GRADE[s.use().insects()], s, "insects"),
-                        Input.of(
-                                "full",
-                                "Dry tops alone",
-                                Math.max(1, p.massKgHa()[member]),
-                                Unit.KG_PER_HA,
-                                Origin.FORECAST,
-                                "simple forecast"));
+                        simulated("full", "Dry tops of all species", Math.max(1, wholeKgHa), Unit.KG_PER_HA));
             case "break-pests" -> List.of(factor("host", "No host of what is feared", host(s), s, "hosts"));
             case "mulch" ->
-                List.of(factor(
+                List.of(simulated(
                         "lasting",
                         "How it lasts, by C:N",
-                        Math.min(1, tops.carbonToNitrogen() / LASTING_CN),
-                        s,
-                        "cnFlowering"));
+                        Math.min(1, p.carbonToNitrogen() / LASTING_CN),
+                        Unit.FRACTION));
             case "lift-phosphorus" ->
                 List.of(factor(
                         "grade",
@@ -256,6 +264,10 @@ public final class AimDelivery {
         String a = one.toLowerCase(java.util.Locale.ROOT);
         String b = other.toLowerCase(java.util.Locale.ROOT);
         return a.contains(b) || b.contains(a);
+    }
+
+    private static Input simulated(String symbol, String label, double value, Unit unit) {
+        return Input.of(symbol, label, value, unit, Origin.FORECAST, "simulated, the middle of the weather years");
     }
 
     private static Input share(String symbol, String label, double value, Species s, String column) {

@@ -2,8 +2,9 @@ package app.etlo.core.mix;
 
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Unit;
-import app.etlo.core.weather.YearFigure;
+import app.etlo.core.weather.Percentiles;
 import app.etlo.core.working.Figure;
 import app.etlo.core.working.Formula;
 import app.etlo.core.working.Input;
@@ -14,11 +15,11 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 
 /**
  * A species judged for a window: what it would deliver alone at its full rate, and the concerns about it.
  *
+ * @param growth alone
  * @param mass dry tops alone
  * @param delivers by aim, in their rank
  * @param findings those that exclude first
@@ -26,7 +27,7 @@ import java.util.Optional;
  */
 public record Candidate(
         Species species,
-        Prospect prospect,
+        SeasonGrowth growth,
         Figure mass,
         Map<String, Figure> delivers,
         List<Finding> findings,
@@ -36,9 +37,9 @@ public record Candidate(
     private static final Formula ALONE = Formula.of(
             "Dry tops alone, at the full rate",
             "grown / 1000",
-            Source.own("power curve of degree days through the library's least useful stand and mass at flowering, less"
-                    + " drought, ended by frost; each species alone, apart from the simulation of the plan"),
+            Source.own("the ground simulation, sown alone into the plan's own ground: docs/simulation.md"),
             "grown");
+    private static final String SIMULATED = "simulated, the middle and 8 of 10 weather years";
 
     public boolean excluded() {
         return findings.stream().anyMatch(Finding::excludes);
@@ -52,7 +53,7 @@ public record Candidate(
     public static List<Candidate> all(String prefix, Knowledge knowledge, MixForecast forecast, MixPlace place) {
         List<String> aims = place.aims().stream().filter(AimDelivery::measures).toList();
         List<Candidate> judged = knowledge.species().all().stream()
-                .flatMap(s -> of(prefix, s, knowledge, forecast, place, aims).stream())
+                .map(s -> of(prefix, s, knowledge, forecast, place, aims))
                 .toList();
         Map<String, Double> weights = AimWeights.of(aims);
         Map<String, Double> most = new LinkedHashMap<>();
@@ -76,25 +77,33 @@ public record Candidate(
             double best = most.getOrDefault(w.getKey(), 0.0);
             sum += best > 0 ? w.getValue() * delivers.get(w.getKey()).middle() / best : 0;
         }
-        return new Candidate(species, prospect, mass, delivers, findings, sum, aliveShare, flowersShare);
+        return new Candidate(species, growth, mass, delivers, findings, sum, aliveShare, flowersShare);
     }
 
-    private static Optional<Candidate> of(
+    private static Candidate of(
             String prefix, Species s, Knowledge knowledge, MixForecast forecast, MixPlace place, List<String> aims) {
-        Prospect p = forecast.alone(s);
-        return YearFigure.of(forecast.season().years(), p.massKgHa()).map(year -> {
-            String id = prefix + "/" + s.id();
-            Input grown =
-                    Input.banded("grown", "Dry tops alone", year.band(), Unit.KG_PER_HA, Origin.FORECAST, year.words());
-            Figure mass = ALONE.figure(id + "/alone", "Dry tops alone, " + s.name(), Unit.T_PER_HA, grown);
-            AimDelivery delivery = new AimDelivery(place);
-            Map<String, Figure> delivers = new LinkedHashMap<>();
-            Input tops = Input.figure("mass", mass, Unit.KG_PER_HA);
-            aims.forEach(a -> delivers.put(a, delivery.figure(id + "/alone/" + a, a, p, tops, year.member())));
-            FitnessRule.Case c = new FitnessRule.Case(s, p, place, forecast.season(), knowledge);
-            List<Finding> findings = new ArrayList<>();
-            FitnessRules.ALL.forEach(r -> r.judge(c).ifPresent(findings::add));
-            return new Candidate(s, p, mass, delivers, findings, 0, Prospect.share(p.alive()), c.flowering());
+        SeasonGrowth growth = forecast.alone(s);
+        Prospect p = growth.species().get(0);
+        String id = prefix + "/" + s.id();
+        Percentiles years = Percentiles.of(growth.massKgHa());
+        Band band = forecast.widened(new Band(years.at(0.1), years.at(0.5), years.at(0.9)));
+        Figure mass = ALONE.figure(
+                id + "/alone",
+                "Dry tops alone, " + s.name(),
+                Unit.T_PER_HA,
+                Input.banded("grown", "Dry tops alone", band, Unit.KG_PER_HA, Origin.FORECAST, SIMULATED));
+        AimDelivery delivery = new AimDelivery(place);
+        double grown = Percentiles.of(growth.grownKgHa()).at(0.5);
+        Map<String, Figure> delivers = new LinkedHashMap<>();
+        aims.forEach(a -> {
+            Percentiles counted = Percentiles.of(AimDelivery.counted(a, growth, 0));
+            Band kgHa = forecast.widened(new Band(counted.at(0.1), counted.at(0.5), counted.at(0.9)));
+            Input tops = Input.banded("mass", "Dry tops that count", kgHa, Unit.KG_PER_HA, Origin.FORECAST, SIMULATED);
+            delivers.put(a, delivery.figure(id + "/alone/" + a, a, p, tops, grown));
         });
+        FitnessRule.Case c = new FitnessRule.Case(s, p, false, place, forecast.season(), knowledge);
+        List<Finding> findings = new ArrayList<>();
+        FitnessRules.ALL.forEach(r -> r.judge(c).ifPresent(findings::add));
+        return new Candidate(s, growth, mass, delivers, findings, 0, p.aliveShare(), p.flowersShare());
     }
 }

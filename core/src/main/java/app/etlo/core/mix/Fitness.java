@@ -1,7 +1,6 @@
 package app.etlo.core.mix;
 
 import app.etlo.core.knowledge.Knowledge;
-import app.etlo.core.knowledge.Species;
 import app.etlo.core.working.Source;
 import java.util.List;
 import java.util.Optional;
@@ -24,9 +23,13 @@ public final class Fitness {
                 .toList();
     }
 
-    /** The findings about a species. */
-    public static List<Finding> of(Species s, Knowledge knowledge, MixForecast forecast, MixPlace place) {
-        FitnessRule.Case c = new FitnessRule.Case(s, forecast.alone(s), place, forecast.season(), knowledge);
+    /**
+     * The findings about a species of a mix.
+     *
+     * @param prospect what it comes to in the mix
+     */
+    public static List<Finding> of(Prospect prospect, MixSeason season, MixPlace place, Knowledge knowledge) {
+        FitnessRule.Case c = new FitnessRule.Case(prospect.species(), prospect, true, place, season, knowledge);
         return FitnessRules.ALL.stream()
                 .map(r -> r.judge(c))
                 .flatMap(Optional::stream)

@@ -18,14 +18,19 @@ record FitnessRule(String name, boolean excludes, Source source, Test test) {
         Optional<String> of(Case c);
     }
 
-    /** A species, what it would do in the season, the place, and the library. */
-    record Case(Species species, Prospect prospect, MixPlace place, MixSeason season, Knowledge knowledge) {
+    /**
+     * A species, what it comes to in the season, the place, and the library.
+     *
+     * @param beside whether it grows beside others in a mix: then the mix as a whole is asked whether it makes a useful stand
+     */
+    record Case(
+            Species species, Prospect prospect, boolean beside, MixPlace place, MixSeason season, Knowledge knowledge) {
         /** The share of it that the chosen method kills at the stage it is likely to have; empty without a method. */
         Optional<Double> killed() {
             return place.end().map(e -> {
                 double flowering = flowering();
                 if (e.method().isWinter()) {
-                    return 1 - Prospect.share(prospect.alive());
+                    return 1 - prospect.aliveShare();
                 }
                 return flowering * e.kills(species, true) + (1 - flowering) * e.kills(species, false);
             });
@@ -33,12 +38,7 @@ record FitnessRule(String name, boolean excludes, Source source, Test test) {
 
         /** Share of the years in which it flowers before the end. */
         double flowering() {
-            double n = prospect.stage().length;
-            double sum = 0;
-            for (int y = 0; y < n; y++) {
-                sum += prospect.flowers(y) ? 1 : 0;
-            }
-            return n == 0 ? 0 : sum / n;
+            return prospect.flowersShare();
         }
     }
 

@@ -34,6 +34,12 @@ final class FitnessRules {
     /** Seed cost of a full rate per ha, in the library's currency. */
     private static final double EXPENSIVE_PER_HA = 150;
 
+    /** The least dry tops of a stand that is worth its seed (common practice: about 1 t/ha). */
+    static final double USEFUL_KG_HA = 1000;
+
+    /** Dry tops in a mix that nobody would notice; Etlo's own. */
+    private static final double HARDLY_ANY_KG_HA = 50;
+
     private static final Set<String> SMALL_GRAINS =
             Set.of("winter-wheat", "spring-wheat", "winter-barley", "spring-barley", "oats", "grain-rye");
     private static final Set<String> VOLUNTEERS_IN_GRAIN =
@@ -44,9 +50,12 @@ final class FitnessRules {
     private static final Set<String> STOCK_AIMS = Set.of("feed-stock");
 
     static final List<FitnessRule> ALL = List.of(
-            out("cannot-emerge", "germination limits of handbooks", FitnessRules::cannotEmerge),
-            out("no-useful-stand", "degree days to a useful stand", FitnessRules::noUsefulStand),
-            out("winter-ends-it", "hardiness of handbooks, nights of the weather record", FitnessRules::winterEndsIt),
+            out("cannot-emerge", "emergence in the ground simulation", FitnessRules::cannotEmerge),
+            out("no-useful-stand", "the ground simulation", FitnessRules::noUsefulStand),
+            out(
+                    "winter-ends-it",
+                    "frost in the ground simulation, nights of the weather record",
+                    FitnessRules::winterEndsIt),
             out("will-not-winterkill", "a cover to be ended by winter must die in it", FitnessRules::willNotWinterkill),
             out("ph-outside", "pH range of handbooks", FitnessRules::phOutside),
             out("drowns", "tolerance of wet soil in handbooks", FitnessRules::drowns),
@@ -65,12 +74,15 @@ final class FitnessRules {
             out("plugs-drains", "taproots above shallow drains plug them", FitnessRules::plugsDrains),
             but(
                     "another-must-carry",
-                    "hardiness of handbooks, nights of the weather record",
+                    "frost in the ground simulation, nights of the weather record",
                     FitnessRules::anotherMustCarry),
             but("survives-its-end", "kill by stage; Etlo's own shares", FitnessRules::survives),
             but("hard-to-end", "kill by stage; Etlo's own shares", FitnessRules::hardToEnd),
             but("winterkill-unsure", "mild winters leave what was to die", FitnessRules::winterkillUnsure),
-            but("seeds-before-end", "degree days to viable seed", FitnessRules::seedsBeforeEnd),
+            but(
+                    "seeds-before-end",
+                    "the ground simulation: seed can grow half way from bloom to ripeness",
+                    FitnessRules::seedsBeforeEnd),
             but("kin-of-next-crop", "a family's pests carry over", FitnessRules::kinOfNext),
             but("hosts-a-pest", "hosts of pests in handbooks", FitnessRules::hostsPest),
             but(
@@ -85,7 +97,8 @@ final class FitnessRules {
             but("feeds-slugs", "brassicas and clovers keep slugs", FitnessRules::feedsSlugs),
             but("no-machine-for-it", "the machines entered of the farm", FitnessRules::noMachine),
             but("expensive", "usual price times the full rate", FitnessRules::expensive),
-            but("rarely-useful", "degree days to a useful stand", FitnessRules::rarelyUseful),
+            but("rarely-useful", "the ground simulation", FitnessRules::rarelyUseful),
+            but("adds-little", "the ground simulation", FitnessRules::addsLittle),
             but("shaded-out", "sown into a standing crop it must bear shade", FitnessRules::shadedOut),
             but("caution-for-people", "contact and eating", FitnessRules::people));
 
@@ -116,30 +129,34 @@ final class FitnessRules {
     }
 
     private static Optional<String> cannotEmerge(Case c) {
-        double share = Prospect.share(c.prospect().emerges());
-        return when(
-                share < SOME_YEARS,
-                "the soil reaches " + Said.of(Math.round(c.species().growth().minSoilC()), Unit.CELSIUS) + " "
-                        + inOnly(share));
+        double share = c.prospect().emergesShare();
+        return when(share < SOME_YEARS, "comes up " + inOnly(share) + ": the seedbed is too cold or too dry for it");
     }
 
     private static double useful(Case c) {
-        int n = 0;
-        for (double kgHa : c.prospect().massKgHa()) {
-            n += kgHa >= 0.9 * 1000 ? 1 : 0;
-        }
-        return (double) n / Math.max(1, c.prospect().massKgHa().length);
+        return c.prospect().reaches(USEFUL_KG_HA);
     }
 
     private static Optional<String> noUsefulStand(Case c) {
-        boolean emerges = Prospect.share(c.prospect().emerges()) >= SOME_YEARS;
+        boolean emerges = c.prospect().emergesShare() >= SOME_YEARS;
         return when(
-                emerges && useful(c) < SOME_YEARS, "reaches " + Said.of(1, Unit.T_PER_HA) + " " + inOnly(useful(c)));
+                !c.beside() && emerges && useful(c) < SOME_YEARS,
+                "reaches " + Said.of(1, Unit.T_PER_HA) + " " + inOnly(useful(c)));
     }
 
     private static Optional<String> rarelyUseful(Case c) {
         double u = useful(c);
-        return when(u >= SOME_YEARS && u < 0.8, "reaches " + Said.of(1, Unit.T_PER_HA) + " in " + years(u));
+        return when(
+                !c.beside() && u >= SOME_YEARS && u < 0.8, "reaches " + Said.of(1, Unit.T_PER_HA) + " in " + years(u));
+    }
+
+    /** Beside others: too late, too cold or too dry for it, or they leave it no light. */
+    private static Optional<String> addsLittle(Case c) {
+        double share = c.prospect().reaches(HARDLY_ANY_KG_HA);
+        return when(
+                c.beside() && c.prospect().emergesShare() >= SOME_YEARS && share < MOST_YEARS,
+                "beside the others it stays under " + Said.of(HARDLY_ANY_KG_HA, Unit.KG_PER_HA) + " of dry tops in "
+                        + years(1 - share));
     }
 
     private static boolean byWinter(Case c) {
@@ -148,7 +165,7 @@ final class FitnessRules {
 
     private static boolean deadBeforeRolling(Case c) {
         boolean rolled = c.place().end().filter(e -> e.method().rolls()).isPresent();
-        return rolled && Prospect.share(c.prospect().alive()) < MOST_YEARS;
+        return rolled && c.prospect().aliveShare() < MOST_YEARS;
     }
 
     private static boolean onlyMulch(Case c) {
@@ -159,25 +176,23 @@ final class FitnessRules {
     private static Optional<String> winterEndsIt(Case c) {
         return when(
                 onlyMulch(c) && deadBeforeRolling(c),
-                "frost ends it in " + years(1 - Prospect.share(c.prospect().alive()))
-                        + ", and it must live to be rolled");
+                "frost ends it in " + years(1 - c.prospect().aliveShare()) + ", and it must live to be rolled");
     }
 
     /** With other aims beside it, a companion may die if another species carries the mulch. */
     private static Optional<String> anotherMustCarry(Case c) {
         return when(
-                !onlyMulch(c) && deadBeforeRolling(c) && useful(c) >= SOME_YEARS,
-                "frost ends it in " + years(1 - Prospect.share(c.prospect().alive()))
-                        + ": another species must carry the mulch");
+                !onlyMulch(c) && deadBeforeRolling(c) && (c.beside() || useful(c) >= SOME_YEARS),
+                "frost ends it in " + years(1 - c.prospect().aliveShare()) + ": another species must carry the mulch");
     }
 
     private static Optional<String> willNotWinterkill(Case c) {
-        double alive = Prospect.share(c.prospect().alive());
+        double alive = c.prospect().aliveShare();
         return when(byWinter(c) && alive > 1 - SOME_YEARS, "lives through winter in " + years(alive));
     }
 
     private static Optional<String> winterkillUnsure(Case c) {
-        double alive = Prospect.share(c.prospect().alive());
+        double alive = c.prospect().aliveShare();
         return when(
                 byWinter(c) && alive > 0.1 && alive <= 1 - SOME_YEARS,
                 "lives through winter in " + years(alive) + ": have a second tool ready");
@@ -293,7 +308,7 @@ final class FitnessRules {
      * killed before needs no method.
      */
     private static Optional<String> killed(Case c, double from, double to) {
-        double alive = Prospect.share(c.prospect().alive());
+        double alive = c.prospect().aliveShare();
         return c.killed()
                 .filter(k -> !byWinter(c) && 1 - alive * (1 - k) >= from && 1 - alive * (1 - k) < to)
                 .flatMap(k -> c.place()
@@ -304,7 +319,7 @@ final class FitnessRules {
     }
 
     private static Optional<String> seedsBeforeEnd(Case c) {
-        double share = Prospect.share(c.prospect().seeds());
+        double share = c.prospect().seedsShare();
         return when(share > SEEDS_SOON, "ripe seed before the end in " + years(share));
     }
 

@@ -1,11 +1,11 @@
 package app.etlo.core.mix;
 
-import app.etlo.core.knowledge.Growth.Tops;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.mix.MixProgram.Row;
 import app.etlo.core.mix.MixProgram.Wish;
 import app.etlo.core.mix.MixSolver.Solution;
+import app.etlo.core.weather.Percentiles;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -28,6 +28,8 @@ public final class MixDesigner {
     private static final double LEAST_BRASSICA_SHARE = 0.03;
     /** Rivals before anything is known of the mix, in shares of a full stand. */
     private static final double USUAL_RIVALS = 0.7;
+    /** How thin a stand may be before it yields less, for a first guess: at half the full rate it still yields five sixths. */
+    private static final double SLACK = 0.25;
     /** A wish is binding when it is met to within this share of its size. */
     private static final double TIGHT = 1e-5;
 
@@ -35,7 +37,7 @@ public final class MixDesigner {
     private final List<Candidate> candidates;
     private final Map<String, Double> weights;
     private final Map<String, Double> scale = new LinkedHashMap<>();
-    private final Map<String, Map<String, Double>> perKgHa = new LinkedHashMap<>();
+    private final AimDelivery delivery;
     private final Seed seed;
     private final MixSolver solver = new MixSolver();
 
@@ -58,15 +60,10 @@ public final class MixDesigner {
         this.seed = seed;
         List<String> aims = place.aims().stream().filter(AimDelivery::measures).toList();
         this.weights = AimWeights.of(aims);
-        AimDelivery delivery = new AimDelivery(place);
+        this.delivery = new AimDelivery(place);
         for (Candidate c : candidates) {
-            Map<String, Double> per = new LinkedHashMap<>();
-            int member = middle(c.prospect());
-            aims.forEach(a -> per.put(a, delivery.perKgHa(a, c.prospect(), member)));
-            perKgHa.put(c.species().id(), per);
             if (!c.excluded()) {
-                aims.forEach(
-                        a -> scale.merge(a, Math.abs(per.get(a) * c.prospect().medianKgHa()), Math::max));
+                delivered(c.growth()).forEach((aim, v) -> scale.merge(aim, Math.abs(v), Math::max));
             }
         }
     }
@@ -181,41 +178,52 @@ public final class MixDesigner {
     }
 
     private MixProgram program(Map<String, Double> mix, MixWishes wishes) {
+        SeasonGrowth grown = grow(mix);
         List<MixItem> items = candidates.stream()
                 .filter(c -> !c.excluded()
                         || mix.containsKey(c.species().id())
                         || wishes.speciesShares().containsKey(c.species().id()))
-                .filter(c -> c.prospect().medianKgHa() > 0)
-                .map(c -> item(c, mix))
+                .filter(c -> middle(c.growth().grownKgHa()) > 0)
+                .map(c -> grown.of(c.species())
+                        .filter(i -> mix.get(c.species().id()) > 0)
+                        .map(i -> item(c, grown, i, 1 / mix.get(c.species().id())))
+                        .orElseGet(() -> item(c, c.growth(), 0, perShare(c.species(), mix))))
                 .toList();
         return MixProgram.of(items, weights, scale, wishes);
     }
 
-    private MixItem item(Candidate c, Map<String, Double> mix) {
+    /**
+     * What one whole share of a species brings.
+     *
+     * @param grown alone, or in the mix of the round before
+     * @param of its place there
+     * @param factor from what is grown there to a whole share of it
+     */
+    private MixItem item(Candidate c, SeasonGrowth grown, int of, double factor) {
         Species s = c.species();
-        Prospect p = c.prospect();
-        double perShare = perShare(s, mix) * p.medianKgHa();
-        Tops tops = p.tops(middle(p));
+        Prospect p = grown.species().get(of);
+        double counted = middle(grown.massKgHa(of)) * factor;
+        double mass = middle(p.grownKgHa()) * factor;
         double rate = s.fullRateKgHa().middle();
         Map<String, Double> aims = new LinkedHashMap<>();
-        perKgHa.get(s.id()).forEach((aim, per) -> aims.put(aim, per * perShare));
+        weights.keySet().forEach(aim -> aims.put(aim, delivered(aim, grown, of) * factor));
         return new MixItem(
                 s.id(),
                 s.group(),
                 SeedBox.isSmall(s),
                 rate * seed.rateFactor() * seed.price(s),
                 rate * s.seedsPerKg().middle() / 1e4,
-                perShare,
-                perShare * tops.carbonShare(),
-                perShare * tops.nitrogenShare(),
-                Prospect.share(p.alive()) < 0.5 ? perShare : 0,
+                mass,
+                counted * Prospect.CARBON_SHARE,
+                counted * p.nitrogenShare(),
+                p.mostlyLives() ? 0 : mass,
                 aims,
                 s.maxShare() < 1 ? LEAST_BRASSICA_SHARE : LEAST_SHARE,
                 s.maxShare(),
                 seed.stockKgHa().getOrDefault(s.id(), 0.0) / (rate * seed.rateFactor()));
     }
 
-    /** Of what a species yields alone, how much one whole share of it yields beside a mix. */
+    /** A first guess of how much of what it yields alone one whole share of a species yields beside a mix. */
     private double perShare(Species s, Map<String, Double> mix) {
         double own = s.growth().competitiveness();
         double rivals = mix.isEmpty()
@@ -226,20 +234,11 @@ public final class MixDesigner {
                         .mapToDouble(c ->
                                 mix.get(c.species().id()) * c.species().growth().competitiveness() / own)
                         .sum();
-        double share = mix.getOrDefault(s.id(), 0.0);
-        return (1 + CompetitionForecast.SLACK) / (CompetitionForecast.SLACK + share + rivals);
+        return (1 + SLACK) / (SLACK + rivals);
     }
 
-    /** The year of the record in which it weighs what it weighs in the middle. */
-    private static int middle(Prospect p) {
-        double median = p.medianKgHa();
-        int nearest = 0;
-        for (int y = 1; y < p.massKgHa().length; y++) {
-            if (Math.abs(p.massKgHa()[y] - median) < Math.abs(p.massKgHa()[nearest] - median)) {
-                nearest = y;
-            }
-        }
-        return nearest;
+    private static double middle(double[] years) {
+        return years.length == 0 ? 0 : Percentiles.of(years).at(0.5);
     }
 
     private static Map<String, Double> shares(MixProgram program, Solution s) {
@@ -253,20 +252,33 @@ public final class MixDesigner {
         return shares;
     }
 
-    private Map<String, Double> aims(Map<String, Double> shares) {
-        List<Sown> mix = candidates.stream()
+    private SeasonGrowth grow(Map<String, Double> shares) {
+        return forecast.grow(candidates.stream()
                 .filter(c -> shares.containsKey(c.species().id()))
                 .map(c -> new Sown(c.species(), shares.get(c.species().id())))
-                .toList();
-        double[][] mass = forecast.massKgHa(mix);
+                .toList());
+    }
+
+    private Map<String, Double> aims(Map<String, Double> shares) {
+        return delivered(grow(shares));
+    }
+
+    /** What all species of a mix deliver, by aim: the same sums as the mix's own outlook. */
+    private Map<String, Double> delivered(SeasonGrowth grown) {
         Map<String, Double> aims = new LinkedHashMap<>();
-        weights.keySet().forEach(a -> aims.put(a, 0.0));
-        for (int i = 0; i < mix.size(); i++) {
-            Species s = mix.get(i).species();
-            double kgHa = mass[i][middle(forecast.alone(s))];
-            perKgHa.get(s.id()).forEach((aim, per) -> aims.merge(aim, per * kgHa, Double::sum));
-        }
+        weights.keySet().forEach(aim -> {
+            double sum = 0;
+            for (int i = 0; i < grown.species().size(); i++) {
+                sum += delivered(aim, grown, i);
+            }
+            aims.put(aim, sum);
+        });
         return aims;
+    }
+
+    private double delivered(String aim, SeasonGrowth grown, int of) {
+        return delivery.value(
+                aim, grown.species().get(of), middle(AimDelivery.counted(aim, grown, of)), middle(grown.grownKgHa()));
     }
 
     private double score(Map<String, Double> aims) {

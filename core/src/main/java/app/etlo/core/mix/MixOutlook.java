@@ -3,7 +3,7 @@ package app.etlo.core.mix;
 import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Unit;
-import app.etlo.core.weather.YearFigure;
+import app.etlo.core.weather.Percentiles;
 import app.etlo.core.working.Figure;
 import app.etlo.core.working.Figured;
 import app.etlo.core.working.Formula;
@@ -16,11 +16,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
 
 /**
- * What a mix grows into and delivers. Middles come from one named weather year, the one nearest the median of the whole mass,
- * so that the species add up.
+ * What a mix grows into and delivers, as simulated. The whole is the middle of the weather years; each species has its middle share of
+ * it, so that the lines add up.
  *
  * @param mass of the whole, t/ha
  * @param parts dry tops by species, t/ha, in the order of the mix
@@ -29,6 +28,7 @@ import java.util.stream.IntStream;
  * @param aims what the whole delivers, by aim
  */
 public record MixOutlook(
+        SeasonGrowth growth,
         Figure mass,
         List<Figure> parts,
         List<Figure> standShares,
@@ -36,16 +36,21 @@ public record MixOutlook(
         Map<String, Figure> aims,
         List<Figure> working)
         implements Figured {
-    private static final Formula SHARE =
-            Formula.of("Share of the whole", "part / whole * 100", Source.identity("a share"), "part", "whole");
-    /** Carbon in dry matter; 42 to 45 % in published tables. */
-    private static final double CARBON_SHARE = 0.43;
-
+    private static final Source SIMULATED = Source.own("the ground simulation: docs/simulation.md");
+    private static final Formula SHARE = Formula.of("Share of the whole", "share", SIMULATED, "share")
+            .remarking("The middle of its shares in all weather years, scaled so that the species sum to 100 %.");
+    private static final Formula PART =
+            Formula.of("Its share of what is simulated", "whole * share / 100", SIMULATED, "whole", "share");
     private static final Formula CN = Formula.of(
-            "C:N of the mix", "carbon / nitrogen", Source.identity("carbon over nitrogen"), "carbon", "nitrogen");
+            "C:N of the mix",
+            "carbon / nitrogen",
+            Source.fromMemory("carbon is 42 to 45 % of dry matter"),
+            "carbon",
+            "nitrogen");
+    private static final String MIDDLE = "simulated, the middle of the weather years";
 
     /**
-     * The outlook of a mix; empty when no species has a rate or the place has no weather.
+     * The outlook of a mix; empty when no species has a rate or none grows in the middle of the years.
      *
      * @param prefix of the figures' ids, {@code mix/<cover>}
      */
@@ -53,146 +58,155 @@ public record MixOutlook(
         if (mix.isEmpty()) {
             return Optional.empty();
         }
-        double[][] mass = forecast.massKgHa(mix);
-        double[] sum = new double[mass[0].length];
-        for (double[] part : mass) {
-            for (int y = 0; y < sum.length; y++) {
-                sum[y] += part[y];
-            }
-        }
-        return YearFigure.of(forecast.season().years(), sum)
-                .filter(y -> y.band().middle() > 0)
-                .map(year -> worked(prefix, mix, mass, year, forecast, place));
+        SeasonGrowth growth = forecast.grow(mix);
+        double[] whole = growth.massKgHa();
+        double middle = Percentiles.of(whole).at(0.5);
+        return middle > 0
+                ? Optional.of(new Outlook(prefix, growth, forecast, place, whole, middle).worked())
+                : Optional.empty();
     }
 
-    private static MixOutlook worked(
-            String prefix, List<Sown> mix, double[][] mass, YearFigure year, MixForecast forecast, MixPlace place) {
-        List<Figure> parts = new ArrayList<>();
-        List<Input> sums = new ArrayList<>();
-        for (int i = 0; i < mix.size(); i++) {
-            Figure part = part(prefix, mix, i, mass[i], year, forecast);
-            parts.add(part);
-            sums.add(middle("s" + (i + 1), part));
+    private record Outlook(
+            String prefix,
+            SeasonGrowth growth,
+            MixForecast forecast,
+            MixPlace place,
+            double[] wholeKgHa,
+            double middleKgHa) {
+
+        MixOutlook worked() {
+            String when = growth.byWinter() ? " before winter ends it" : " when it ends";
+            double[] share = growth.shares();
+            List<Figure> shares = new ArrayList<>();
+            List<Figure> parts = new ArrayList<>();
+            List<Input> lines = new ArrayList<>();
+            for (int i = 0; i < share.length; i++) {
+                shares.add(share(i, share[i]));
+                parts.add(part(i, shares.get(i), when));
+                lines.add(exactly("s" + (i + 1), parts.get(i), parts.get(i).unit()));
+            }
+            Figure mass = banded(
+                    Formula.sum("Dry tops of the mix", lines.size())
+                            .remarking(
+                                    "The middle of the weather years, by species; the band is that of all years and of the simulation's own error.")
+                            .figure(prefix + "/mass", "Dry tops of the mix" + when, Unit.T_PER_HA, lines),
+                    wholeKgHa,
+                    1e-3);
+            List<Figure> working = new ArrayList<>();
+            Map<String, Figure> aims = new LinkedHashMap<>();
+            place.aims().stream().filter(AimDelivery::measures).forEach(a -> aims.put(a, aim(a, working)));
+            return new MixOutlook(growth, mass, parts, shares, carbonToNitrogen(), aims, working);
         }
-        Figure whole = banded(
-                Formula.sum("Dry tops of the mix", mix.size())
-                        .remarking(
-                                "The middle is the sum in one year; the band is that of the sums of all years, and where growth is simulated of the model's own error.")
-                        .figure(prefix + "/mass", "Dry tops of the mix", Unit.T_PER_HA, sums),
-                forecast.widened(year.band()).map(v -> v / 1000));
-        List<Figure> shares = IntStream.range(0, mix.size())
-                .mapToObj(i -> SHARE.figure(
-                        prefix + "/" + mix.get(i).species().id() + "/standShare",
-                        "Share of the dry tops",
-                        Unit.PERCENT,
-                        middle("part", parts.get(i)),
-                        middle("whole", whole)))
-                .toList();
-        List<Figure> working = new ArrayList<>();
-        AimDelivery delivery = new AimDelivery(place);
-        Map<String, Figure> aims = new LinkedHashMap<>();
-        place.aims().stream().filter(AimDelivery::measures).forEach(aim -> {
+
+        private String of(int i) {
+            return prefix + "/" + growth.species().get(i).species().id();
+        }
+
+        private Figure share(int i, double share) {
+            return SHARE.figure(
+                    of(i) + "/standShare",
+                    "Share of the dry tops",
+                    Unit.PERCENT,
+                    Input.of("share", "Share of the dry tops", share * 100, Unit.PERCENT, Origin.FORECAST, MIDDLE));
+        }
+
+        private Figure part(int i, Figure share, String when) {
+            Figure f = PART.figure(
+                    of(i) + "/mass",
+                    "Dry tops, " + growth.species().get(i).species().name() + when,
+                    Unit.T_PER_HA,
+                    Input.of(
+                            "whole",
+                            "Dry tops of all species",
+                            middleKgHa / 1000,
+                            Unit.T_PER_HA,
+                            Origin.FORECAST,
+                            MIDDLE),
+                    exactly("share", share, Unit.PERCENT));
+            return banded(f, growth.massKgHa(i), 1e-3);
+        }
+
+        private Optional<Figure> carbonToNitrogen() {
+            double n = growth.nitrogenShare();
+            return n <= 0
+                    ? Optional.empty()
+                    : Optional.of(CN.figure(
+                            prefix + "/cn",
+                            growth.byWinter() ? "C:N of the mix before winter ends it" : "C:N of the mix when it ends",
+                            Unit.FRACTION,
+                            Input.of(
+                                    "carbon",
+                                    "Carbon in the dry tops",
+                                    Prospect.CARBON_SHARE * 100,
+                                    Unit.PERCENT,
+                                    Origin.LIBRARY,
+                                    "42 to 45 % in published tables"),
+                            Input.of(
+                                    "nitrogen",
+                                    "Nitrogen in the dry tops",
+                                    n * 100,
+                                    Unit.PERCENT,
+                                    Origin.FORECAST,
+                                    MIDDLE)));
+        }
+
+        /** The sum of what each species delivers; its band is that of the masses, in proportion. */
+        private Figure aim(String aim, List<Figure> working) {
+            AimDelivery delivery = new AimDelivery(place);
+            double grown = Percentiles.of(growth.grownKgHa()).at(0.5);
             List<Input> each = new ArrayList<>();
-            double low = 0;
-            double high = 0;
-            for (int i = 0; i < mix.size(); i++) {
-                Prospect p = forecast.alone(mix.get(i).species());
+            double[] years = new double[wholeKgHa.length];
+            for (int i = 0; i < growth.species().size(); i++) {
+                double[] counted = AimDelivery.counted(aim, growth, i);
+                double kgHa = Percentiles.of(counted).at(0.5);
+                Prospect p = growth.species().get(i);
                 Figure f = delivery.figure(
-                        prefix + "/" + p.species().id() + "/aim/" + aim,
+                        of(i) + "/aim/" + aim,
                         aim,
                         p,
-                        middle("mass", parts.get(i), Unit.KG_PER_HA),
-                        year.member());
+                        Input.of("mass", "Dry tops that count", kgHa, Unit.KG_PER_HA, Origin.FORECAST, MIDDLE),
+                        grown);
                 working.add(f);
-                each.add(Input.figure("s" + (i + 1), f));
-                double perTonne =
-                        parts.get(i).middle() > 0 ? f.middle() / parts.get(i).middle() : 0;
-                low += perTonne
-                        * parts.get(i).middle()
-                        * year.band().low()
-                        / year.band().middle();
-                high += perTonne
-                        * parts.get(i).middle()
-                        * year.band().high()
-                        / year.band().middle();
+                each.add(exactly("s" + (i + 1), f, f.unit()));
+                double perKg = kgHa > 0 ? f.middle() / kgHa : 0;
+                for (int y = 0; y < years.length; y++) {
+                    years[y] += perKg * counted[y];
+                }
             }
-            Figure f = Formula.sum(AimDelivery.label(aim), mix.size())
-                    .remarking("The band is that of the whole mass, in proportion.")
+            Figure f = Formula.sum(AimDelivery.label(aim), each.size())
+                    .remarking("The band is that of the masses in all years, in proportion.")
                     .figure(
                             prefix + "/aim/" + aim,
                             AimDelivery.label(aim) + ", whole mix",
                             AimDelivery.unit(aim),
                             each);
-            aims.put(
-                    aim,
-                    banded(
-                            f,
-                            new Band(
-                                    Math.min(low, Math.min(high, f.middle())),
-                                    f.middle(),
-                                    Math.max(high, Math.max(low, f.middle())))));
-        });
-        return new MixOutlook(whole, parts, shares, cn(prefix, mix, parts, forecast, year), aims, working);
-    }
-
-    private static Figure part(
-            String prefix, List<Sown> mix, int i, double[] mass, YearFigure year, MixForecast forecast) {
-        Figure f = forecast.part(prefix + "/" + mix.get(i).species().id() + "/mass", mix, i, year);
-        Band weather = band(mass, f.middle() * 1000);
-        return banded(f, forecast.widened(weather).map(v -> v / 1000));
-    }
-
-    private static Optional<Figure> cn(
-            String prefix, List<Sown> mix, List<Figure> parts, MixForecast forecast, YearFigure year) {
-        double carbon = 0;
-        double nitrogen = 0;
-        for (int i = 0; i < mix.size(); i++) {
-            carbon += parts.get(i).middle() * 1000 * CARBON_SHARE;
-            nitrogen += forecast.nitrogenKgHa(mix, i, year.member());
+            return with(f, around(years, f.middle()));
         }
-        return nitrogen <= 0
-                ? Optional.empty()
-                : Optional.of(CN.figure(
-                        prefix + "/cn",
-                        "C:N of the mix when it ends",
-                        Unit.FRACTION,
-                        Input.of("carbon", "Carbon in the tops", carbon, Unit.KG_PER_HA, Origin.FORECAST, year.words()),
-                        Input.of(
-                                "nitrogen",
-                                "Nitrogen in the tops",
-                                nitrogen,
-                                Unit.KG_PER_HA,
-                                Origin.FORECAST,
-                                year.words())));
+
+        private Figure banded(Figure f, double[] yearsKgHa, double factor) {
+            double[] years = Arrays.stream(yearsKgHa).map(v -> v * factor).toArray();
+            return with(f, forecast.widened(around(years, f.middle())));
+        }
     }
 
-    private static Input middle(String symbol, Figure f) {
-        return middle(symbol, f, f.unit());
+    private static Band around(double[] years, double middle) {
+        Percentiles p = Percentiles.of(years);
+        return new Band(Math.min(p.at(0.1), middle), middle, Math.max(p.at(0.9), middle));
     }
 
-    private static Input middle(String symbol, Figure f, Unit unit) {
+    private static Figure with(Figure f, Band band) {
+        return new Figure(f.id(), f.label(), band, f.unit(), f.origin(), f.working());
+    }
+
+    private static Input exactly(String symbol, Figure f, Unit unit) {
         return new Input(
                 symbol,
                 f.label(),
                 Band.exactly(f.unit().to(unit, f.middle())),
                 unit,
                 f.origin(),
-                "computed, middle year",
+                "computed, the middle of its band",
                 Optional.of(f.id()));
-    }
-
-    /** One year in ten to nine in ten, around a middle. */
-    private static Band band(double[] years, double middle) {
-        double[] sorted = years.clone();
-        Arrays.sort(sorted);
-        double low = sorted[(int) (0.1 * (sorted.length - 1))];
-        double high = sorted[(int) Math.ceil(0.9 * (sorted.length - 1))];
-        return new Band(Math.min(low, middle), middle, Math.max(high, middle));
-    }
-
-    /** The same figure with the band of the weather years in place of its inputs'. */
-    private static Figure banded(Figure f, Band band) {
-        return new Figure(f.id(), f.label(), band, f.unit(), f.origin(), f.working());
     }
 
     @Override

@@ -1,6 +1,5 @@
 package app.etlo.core.mix;
 
-import app.etlo.core.weather.YearsAhead;
 import java.time.LocalDate;
 
 /**
@@ -8,6 +7,5 @@ import java.time.LocalDate;
  *
  * @param sown day it goes into the ground
  * @param end day it is ended, or must make way
- * @param soilWaterMm what the soil can hold for plants
  */
-public record MixSeason(YearsAhead years, LocalDate sown, LocalDate end, double soilWaterMm) {}
+public record MixSeason(LocalDate sown, LocalDate end) {}

@@ -53,7 +53,7 @@ public record MixWishes(
                 Map.of(),
                 Map.of(),
                 List.of(),
-                Bounds.atMost(1.3),
+                Bounds.atMost(1.0),
                 Bounds.OPEN,
                 2,
                 false,

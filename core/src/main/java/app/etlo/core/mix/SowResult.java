@@ -9,13 +9,11 @@ import java.util.Optional;
 /**
  * The sowing of a cover.
  *
- * @param lateness factor proposed where it is late
  * @param seedPlacedLimit N and K2O that the seed bears beside it, kg/ha; where some is placed there
- * @param drillDays dry enough to drill until the latest useful sowing
+ * @param drillDays dry enough to drill until its window allows no more sowing
  * @param drillCapacity what the drill can do in them, ha
  */
 public record SowResult(
-        Optional<Figure> lateness,
         Optional<Figure> seedPlacedLimit,
         Optional<Seedbed> seedbed,
         Optional<Figure> drillDays,
@@ -23,7 +21,7 @@ public record SowResult(
         implements Figured {
     @Override
     public List<Figure> figures() {
-        List<Figure> all = new ArrayList<>(Figured.present(lateness, seedPlacedLimit));
+        List<Figure> all = new ArrayList<>(Figured.present(seedPlacedLimit));
         seedbed.ifPresent(b -> all.addAll(b.figures()));
         all.addAll(Figured.present(drillDays, drillCapacity));
         return all;

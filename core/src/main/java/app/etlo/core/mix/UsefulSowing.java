@@ -1,25 +1,24 @@
 package app.etlo.core.mix;
 
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.Unit;
-import app.etlo.core.weather.DegreeDays;
-import app.etlo.core.weather.Percentiles;
-import app.etlo.core.weather.YearFigure;
-import app.etlo.core.weather.YearsAhead;
 import app.etlo.core.working.Figure;
 import app.etlo.core.working.Formula;
 import app.etlo.core.working.Input;
 import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
 import java.time.LocalDate;
-import java.util.Arrays;
+import java.time.temporal.ChronoUnit;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.Function;
 
 /**
- * The latest useful sowing of a species in a window: the last day from which it still gathers the degree days of its smallest
- * useful stand before frost kills it or it must make way, and stands well enough before midwinter where it is to pass one.
- * Degree days stand for growth here.
+ * The latest useful sowing of a species in a window: the last day from which it still grows to a useful stand before the window ends,
+ * sown alone into the plan's own ground and simulated. Looked for by weeks; between two of them by the share of years.
  *
  * @param half the last day from which half of the years reach it
  * @param mostYears the last day from which 8 years in 10 do: the latest useful day
@@ -37,98 +36,109 @@ public record UsefulSowing(
         Optional<Figure> figure) {
     private static final Formula LATEST = Formula.of(
             "Latest useful sowing",
-            "end - needed",
-            Source.own("degree days to the smallest useful stand, counted back from the end of growth"),
-            "end",
-            "needed");
-    /** Growth rests in mid January, on the southern half in mid July. */
-    private static final int REST_DAY = 15;
+            "start + later",
+            Source.own("the ground simulation, sown week by week: docs/simulation.md"),
+            "start",
+            "later");
+    private static final int WEEK = 7;
 
     /**
      * In a window.
      *
-     * @param sowUntil last day the window's kind allows sowing
+     * @param from its first day
+     * @param sowUntil last day its kind allows sowing, not before the first
+     * @param grow what it comes to when it is sown on a day
      * @param id of the figure
      */
     public static UsefulSowing of(
-            Species s, YearsAhead years, LocalDate from, LocalDate to, LocalDate sowUntil, String id) {
-        double[][] sum = years.cumulative(DegreeDays.above(s.baseC()));
-        int a = years.day(from);
-        int b = years.day(to);
-        int rest = Math.min(b, years.day(midwinterAfter(from, years)));
-        boolean winters = rest < b;
-        double[] last = new double[years.count()];
-        int reached = 0;
-        for (int y = 0; y < last.length; y++) {
-            int end = b;
-            for (int d = a; d < b; d++) {
-                if (years.tminC(y, d) <= s.killC()) {
-                    end = d;
-                    break;
-                }
-            }
-            int useful = lastWith(sum[y], a, end, s.usefulDegreeDays());
-            boolean passesWinter = winters && end > rest;
-            int standing = passesWinter ? lastWith(sum[y], a, rest, s.establishDegreeDays()) : useful;
-            int day = Math.min(years.day(sowUntil), Math.min(useful, standing));
-            last[y] = day < a ? Double.NEGATIVE_INFINITY : day - a;
-            reached += day >= a ? 1 : 0;
-        }
-        Percentiles p = Percentiles.of(last);
-        Optional<LocalDate> most = day(p.at(0.2), from);
+            Species s, LocalDate from, LocalDate sowUntil, Function<LocalDate, SeasonGrowth> grow, String id) {
+        Search search = new Search(from, sowUntil, grow);
+        Optional<LocalDate> most = search.lastWith(0.8);
+        Optional<LocalDate> half = search.lastWith(0.5);
+        Optional<LocalDate> nearly = search.lastWith(0.9);
         return new UsefulSowing(
                 s,
-                day(p.at(0.5), from),
+                half,
                 most,
-                day(p.at(0.1), from),
-                reached,
-                last.length,
-                most.isEmpty() ? Optional.empty() : figure(s, years, last, from, to, id));
+                nearly,
+                (int) Math.round(search.share(from) * search.years),
+                search.years,
+                most.map(day -> figure(s, from, nearly.orElse(from), day, half.orElse(day), id)));
     }
 
-    private static LocalDate midwinterAfter(LocalDate day, YearsAhead years) {
-        int month = years.climate().place().isSouthern() ? 7 : 1;
-        LocalDate rest = LocalDate.of(day.getYear(), month, REST_DAY);
-        return rest.isAfter(day) ? rest : rest.plusYears(1);
-    }
+    /** Share of the years by sowing day, computed where it is asked for. */
+    private static final class Search {
+        private final LocalDate from;
+        private final LocalDate until;
+        private final Function<LocalDate, SeasonGrowth> grow;
+        private final TreeMap<LocalDate, Double> shares = new TreeMap<>();
+        private int years;
 
-    /** The last place from a on from which so much is still gathered before the end; a - 1 when none. */
-    private static int lastWith(double[] sum, int a, int end, double need) {
-        int low = a - 1;
-        int high = end;
-        while (high - low > 1) {
-            int middle = (low + high) >>> 1;
-            if (sum[end] - sum[middle] >= need) {
-                low = middle;
-            } else {
-                high = middle;
-            }
+        Search(LocalDate from, LocalDate until, Function<LocalDate, SeasonGrowth> grow) {
+            this.from = from;
+            this.until = until.isBefore(from) ? from : until;
+            this.grow = grow;
         }
-        return low;
+
+        double share(LocalDate day) {
+            return shares.computeIfAbsent(day, d -> {
+                SeasonGrowth g = grow.apply(d);
+                years = g.years();
+                return years == 0 ? 0.0 : (double) g.yearsReaching(FitnessRules.USEFUL_KG_HA) / years;
+            });
+        }
+
+        Optional<LocalDate> lastWith(double wanted) {
+            if (share(from) < wanted) {
+                return Optional.empty();
+            }
+            if (share(until) >= wanted) {
+                return Optional.of(until);
+            }
+            LocalDate good = from;
+            LocalDate bad = until;
+            while (ChronoUnit.DAYS.between(good, bad) > WEEK) {
+                long weeks = Math.max(1, ChronoUnit.DAYS.between(good, bad) / (2 * WEEK));
+                LocalDate middle = good.plusDays(weeks * WEEK);
+                if (share(middle) >= wanted) {
+                    good = middle;
+                } else {
+                    bad = middle;
+                }
+            }
+            double above = share(good);
+            double below = share(bad);
+            return Optional.of(
+                    good.plusDays((long) (ChronoUnit.DAYS.between(good, bad) * (above - wanted) / (above - below))));
+        }
     }
 
-    private static Optional<LocalDate> day(double after, LocalDate from) {
-        return Double.isFinite(after) ? Optional.of(from.plusDays((long) Math.round(after))) : Optional.empty();
-    }
-
-    private static Optional<Figure> figure(
-            Species s, YearsAhead years, double[] last, LocalDate from, LocalDate to, String id) {
-        double[] days = Arrays.stream(last)
-                .map(v -> Double.isFinite(v) ? from.plusDays((long) v).toEpochDay() : from.toEpochDay())
-                .toArray();
-        return YearFigure.of(years, days, 0.2, 0.1, 0.5)
-                .map(f -> f.figure(
+    private static Figure figure(
+            Species s, LocalDate from, LocalDate nearly, LocalDate most, LocalDate half, String id) {
+        double middle = ChronoUnit.DAYS.between(from, most);
+        return LATEST.remarking("Middle: 8 years in 10 grow to "
+                        + Said.of(FitnessRules.USEFUL_KG_HA / 1000, Unit.T_PER_HA)
+                        + " before the window ends. Band: from 9 years in 10 to half of them.")
+                .figure(
                         id,
-                        "Latest useful sowing of " + s.name().toLowerCase(java.util.Locale.ROOT),
+                        "Latest useful sowing of " + s.name().toLowerCase(Locale.ROOT),
                         Unit.DATE,
-                        LATEST.remarking("Middle: 8 years in 10 reach "
-                                + Said.of(Math.round(s.usefulDegreeDays()), Unit.DEGREE_DAY_C) + " above "
-                                + Said.of(Math.round(s.baseC()), Unit.CELSIUS)
-                                + " from it. Band: from 9 years in 10 to half of them."),
-                        "needed",
-                        "Days needed before the window ends",
-                        Unit.DAY,
-                        -1,
-                        Input.of("end", "End of the window", to.toEpochDay(), Unit.DATE, Origin.ENTERED, "rotation")));
+                        Input.of(
+                                "start",
+                                "First day of the window",
+                                from.toEpochDay(),
+                                Unit.DATE,
+                                Origin.ENTERED,
+                                "rotation"),
+                        Input.banded(
+                                "later",
+                                "Days after it",
+                                new Band(
+                                        Math.min(middle, ChronoUnit.DAYS.between(from, nearly)),
+                                        middle,
+                                        Math.max(middle, ChronoUnit.DAYS.between(from, half))),
+                                Unit.DAY,
+                                Origin.FORECAST,
+                                "simulated in all weather years"));
     }
 }

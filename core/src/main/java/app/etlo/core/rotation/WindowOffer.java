@@ -79,12 +79,7 @@ public final class WindowOffer {
                 frosts.first(),
                 frosts.last(),
                 water(w),
-                w.kind().usualMethod().equals("drilled")
-                        ? workDays(
-                                w.from(),
-                                w.sowUntil().isBefore(w.to()) ? w.sowUntil() : w.to(),
-                                w.figures() + "/drillDays")
-                        : Optional.empty(),
+                drillDays(w, w.figures() + "/drillDays"),
                 w.kind() == WindowKind.BETWEEN ? Optional.empty() : Optional.of(light(w)));
     }
 
@@ -209,8 +204,18 @@ public final class WindowOffer {
                                 f.words())));
     }
 
-    /** Days between two dates on which one can drill. */
-    public Optional<Figure> workDays(LocalDate from, LocalDate to, String id) {
+    /**
+     * Days on which one can drill until a window allows no more sowing; empty where its kind is not drilled.
+     *
+     * @param id of the figure
+     */
+    public Optional<Figure> drillDays(Window w, String id) {
+        return w.kind().usualMethod().equals("drilled")
+                ? workDays(w.from(), w.sowUntil().isBefore(w.to()) ? w.sowUntil() : w.to(), id)
+                : Optional.empty();
+    }
+
+    private Optional<Figure> workDays(LocalDate from, LocalDate to, String id) {
         int a = years.day(from);
         int b = years.day(to);
         if (b <= a) {

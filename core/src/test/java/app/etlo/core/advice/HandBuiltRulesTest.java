@@ -332,9 +332,9 @@ class HandBuiltRulesTest {
         return Stream.of(
                 new Rule(
                         "sown-after-latest-date",
-                        "Sown after the latest useful day",
-                        with(rye().sown("2026-10-20").useful("cereal-rye", Optional.of("2026-10-10"), 27)),
-                        with(rye().sown("2026-10-10").useful("cereal-rye", Optional.of("2026-10-10"), 27))),
+                        "in 23 of 30 weather years",
+                        with(rye().sown("2026-10-20").useful(23)),
+                        with(rye().sown("2026-10-10").useful(24))),
                 new Rule(
                         "sown-outside-window",
                         "asks for",

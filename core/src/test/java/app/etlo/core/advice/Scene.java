@@ -10,13 +10,14 @@ import app.etlo.core.mix.Component;
 import app.etlo.core.mix.Finding;
 import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.MixResult;
+import app.etlo.core.mix.SeasonGrowth;
 import app.etlo.core.mix.SeedLot;
 import app.etlo.core.mix.SeedTag;
 import app.etlo.core.mix.Seedbed;
 import app.etlo.core.mix.SowResult;
 import app.etlo.core.mix.Sowing;
 import app.etlo.core.mix.SownZone;
-import app.etlo.core.mix.UsefulSowing;
+import app.etlo.core.mix.UsefulYears;
 import app.etlo.core.nitrogen.CoverCredit;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
@@ -197,7 +198,7 @@ final class Scene {
         private Optional<LocalDate> sown = Optional.of(day("2026-08-10"));
         private List<Termination> endings = List.of(ended("roller-crimper", "2027-04-28"));
         private Optional<Window> window = Optional.empty();
-        private List<UsefulSowing> useful = List.of();
+        private Optional<UsefulYears> useful = Optional.empty();
         private Optional<MixOutlook> outlook = Optional.empty();
         private Optional<Seedbed> seedbed = Optional.empty();
         private Optional<Stand> stand = Optional.empty();
@@ -280,9 +281,9 @@ final class Scene {
             return this;
         }
 
-        CoverScene useful(String species, Optional<String> latest, int years) {
-            Optional<LocalDate> day = latest.map(Scene::day);
-            useful = List.of(new UsefulSowing(species(species), day, day, day, years, 30, Optional.empty()));
+        /** In so many of 30 years it grows to a useful stand. */
+        CoverScene useful(int years) {
+            useful = Optional.of(new UsefulYears(years, 30));
             return this;
         }
 
@@ -295,7 +296,13 @@ final class Scene {
                 shares.add(figure("share", p, Unit.PERCENT));
             }
             outlook = Optional.of(new MixOutlook(
-                    figure("mass", 5, Unit.T_PER_HA), parts, shares, Optional.empty(), Map.of(), List.of()));
+                    new SeasonGrowth(List.of(), false),
+                    figure("mass", 5, Unit.T_PER_HA),
+                    parts,
+                    shares,
+                    Optional.empty(),
+                    Map.of(),
+                    List.of()));
             return this;
         }
 
@@ -396,7 +403,7 @@ final class Scene {
                     components,
                     window,
                     new MixResult(Blend.of("mix/v1", components, sowing), useful, outlook),
-                    new SowResult(Optional.empty(), Optional.empty(), seedbed, Optional.empty(), Optional.empty()),
+                    new SowResult(Optional.empty(), seedbed, Optional.empty(), Optional.empty()),
                     new EndResult(Optional.empty(), stand),
                     stand.map(s -> CoverCredit.of("feed/c2", s)),
                     findings,

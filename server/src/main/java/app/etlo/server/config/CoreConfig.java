@@ -8,6 +8,8 @@ import app.etlo.core.plan.document.BoundedValues;
 import app.etlo.core.plan.document.PlanCost;
 import app.etlo.core.plan.document.PlanDocument;
 import app.etlo.core.plan.document.PlanReader;
+import app.etlo.core.plan.growth.GrowthMemory;
+import app.etlo.core.plan.growth.TriedGrowth;
 import app.etlo.core.plan.timeline.Climates;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.databind.DeserializationContext;
@@ -50,8 +52,9 @@ class CoreConfig {
         return new Evaluator(
                 knowledge,
                 climates,
-                Optional.of(
-                        new GroundMemory(FIELDS_REMEMBERED, Runtime.getRuntime().maxMemory() / SHARE_OF_HEAP)));
+                Optional.of(new GrowthMemory(
+                        new GroundMemory(FIELDS_REMEMBERED, Runtime.getRuntime().maxMemory() / SHARE_OF_HEAP),
+                        new TriedGrowth(FIELDS_REMEMBERED))));
     }
 
     /** For whole lists of fields, which would push out what editors are at. */

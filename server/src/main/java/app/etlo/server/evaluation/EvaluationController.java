@@ -135,6 +135,7 @@ class EvaluationController {
     private static WorkingView working(Evaluated evaluated, String figureId) {
         Figure figure = Optional.ofNullable(evaluated.figures().get(figureId))
                 .or(() -> Candidates.figure(evaluated, figureId))
+                .or(() -> LatestSowings.figure(evaluated, figureId))
                 .orElseThrow(() -> new NotFound("figure"));
         return WorkingView.of(figure, evaluated);
     }

@@ -3,6 +3,7 @@ package app.etlo.server.evaluation;
 import app.etlo.core.plan.asked.Alternatives;
 import app.etlo.core.plan.asked.Candidates;
 import app.etlo.core.plan.asked.Failures;
+import app.etlo.core.plan.asked.LatestSowings;
 import app.etlo.core.plan.asked.MixProposals;
 import app.etlo.core.plan.asked.MixProposals.MixView;
 import app.etlo.core.plan.asked.MixProposals.Proposed;
@@ -61,6 +62,14 @@ class MixController {
     @PostMapping("/api/mixes/candidates")
     Candidates.CandidateList candidates(@Valid @RequestBody CoverRequest r) {
         return evaluations.evaluated(r.plan(), r.asOf(), e -> Candidates.of(e, r.coverId()));
+    }
+
+    /** The latest useful sowing of the species of a cover, and what a late one is sown thicker by. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping("/api/covers/latest")
+    LatestSowings.CoverLatest latest(@Valid @RequestBody CoverRequest r) {
+        return evaluations.evaluated(r.plan(), r.asOf(), e -> LatestSowings.ofCover(e, r.coverId()));
     }
 
     /** The mixes weighed against each other for a cover, its own first. */

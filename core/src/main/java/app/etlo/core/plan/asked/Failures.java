@@ -33,11 +33,7 @@ public final class Failures {
         List<Sown> mix = e.covers().stream()
                 .filter(c -> c.entry().id().equals(coverId))
                 .flatMap(c -> c.mix().blend().stream())
-                .flatMap(b -> b.rates().stream())
-                .map(r -> new Sown(
-                        r.component().species(),
-                        r.plsKgHa().middle()
-                                / r.component().species().fullRateKgHa().middle()))
+                .flatMap(b -> MixBench.sown(b.rates()).stream())
                 .toList();
         Optional<MixOutlook> whole = outlook(coverId, mix, bench.forecast(), bench);
         List<FailureView> found = new ArrayList<>();

@@ -9,6 +9,7 @@ import app.etlo.core.mix.Bounds;
 import app.etlo.core.mix.MixDesigner;
 import app.etlo.core.mix.MixDesigner.Binding;
 import app.etlo.core.mix.MixDesigner.Proposal;
+import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.mix.MixProgram.Wish;
 import app.etlo.core.mix.MixWishes;
 import app.etlo.core.plan.chapter.Evaluated;
@@ -35,6 +36,8 @@ public final class MixProposals {
     private final Evaluated e;
     /** Searches under a ceiling of cost: whole bags can make a mix dearer than the search counts. */
     private static final int TRIES = 6;
+    /** Each try goes down by at least this share of the ceiling asked for. */
+    private static final double LEAST_STEP = 0.01;
 
     private final MixDesigner designer;
     private final MixCost cost;
@@ -159,7 +162,9 @@ public final class MixProposals {
             if (over <= 1e-6) {
                 return found;
             }
-            double lower = Math.min(searched.cost().orElseThrow(), found.get().cost()) - over;
+            // a bag less may take more than what it is over
+            double less = Math.max(over, LEAST_STEP * asked.cost().get());
+            double lower = Math.min(searched.cost().orElseThrow(), found.get().cost()) - less;
             if (lower <= 0) {
                 return Optional.empty();
             }
@@ -188,13 +193,8 @@ public final class MixProposals {
         Map<String, Double> shares = e.covers().stream()
                 .filter(c -> c.entry().id().equals(coverId))
                 .flatMap(c -> c.mix().blend().stream())
-                .flatMap(b -> b.rates().stream())
-                .collect(Collectors.toMap(
-                        r -> r.component().species().id(),
-                        r -> r.plsKgHa().middle()
-                                / r.component().species().fullRateKgHa().middle(),
-                        (a, b) -> a,
-                        LinkedHashMap::new));
+                .flatMap(b -> MixBench.sown(b.rates()).stream())
+                .collect(Collectors.toMap(s -> s.species().id(), Sown::share, Double::sum, LinkedHashMap::new));
         return shares.isEmpty()
                 ? Optional.empty()
                 : Optional.of(view(

@@ -4,17 +4,18 @@ import app.etlo.core.advice.Judgements;
 import app.etlo.core.advice.Note;
 import app.etlo.core.advice.Situation;
 import app.etlo.core.field.FieldResult;
-import app.etlo.core.ground.GroundMemory;
 import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.ground.GrownCrop;
 import app.etlo.core.ground.GrownRotation;
 import app.etlo.core.mix.MixResult;
+import app.etlo.core.mix.SeedRate;
 import app.etlo.core.mix.SowResult;
-import app.etlo.core.mix.UsefulSowing;
+import app.etlo.core.mix.UsefulYears;
 import app.etlo.core.nitrogen.CoverCredit;
 import app.etlo.core.nitrogen.FeedResult;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
 import app.etlo.core.plan.chapter.Evaluated.CropResult;
+import app.etlo.core.plan.growth.GrowthMemory;
 import app.etlo.core.plan.growth.MixBench;
 import app.etlo.core.plan.growth.PlanGrowth;
 import app.etlo.core.plan.timeline.CoverInTime;
@@ -31,6 +32,7 @@ import app.etlo.core.working.Origin;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
 
 /**
  * A plan in time worked out in the order of the work. Each chapter takes the results it needs; the ground is grown before any
@@ -46,7 +48,7 @@ final class Chapters {
      * @param variation of the inputs of the simulation
      * @param memory of runs that this one may go on from
      */
-    static Evaluated of(PlanInTime plan, GroundVariation variation, Optional<GroundMemory> memory) {
+    static Evaluated of(PlanInTime plan, GroundVariation variation, Optional<GrowthMemory> memory) {
         Map<String, EndResult> ends = EndChapter.of(plan.covers());
         Map<String, CoverCredit> credits = FeedChapter.credits(plan.covers(), ends);
         Map<String, FeedResult> feed = FeedChapter.of(plan, credits);
@@ -95,7 +97,7 @@ final class Chapters {
                 PlantChapter.ratings(LATER, later),
                 notes(plan, covers, growth, sow),
                 new DecisionCalendar(covers).all(),
-                growth.ground());
+                growth);
     }
 
     /** What the weather offers in the windows; empty without weather. */
@@ -119,17 +121,20 @@ final class Chapters {
             SowChapter sow,
             EndResult ending,
             Optional<CoverCredit> credit) {
-        List<UsefulSowing> useful = plan.windows().useful(c.id(), c.species(), c.window());
         Optional<MixBench> bench = growth.bench(c);
         MixResult mix = new MixResult(
-                c.blend(), useful, bench.flatMap(b -> c.blend().flatMap(m -> b.outlook("mix/" + c.id(), m.rates()))));
-        SowResult sown = sow.of(c, useful);
+                c.blend(),
+                bench.filter(b -> c.sown().isPresent())
+                        .flatMap(b -> c.blend().map(m -> UsefulYears.of(b.own(m.rates())))),
+                bench.flatMap(b -> c.blend().flatMap(m -> b.outlook("mix/" + c.id(), m.rates()))));
+        SowResult sown = sow.of(c);
         return new CoverResult(
                 c,
                 bench,
                 mix,
                 sown,
-                grown.flatMap(g -> g.cover(c, growth.errorOfMass(c.id()))),
+                grown.flatMap(g -> bench.flatMap(b -> c.blend()
+                        .flatMap(m -> g.cover(c, b.own(m.rates()), mix.outlook(), growth.errorOfMass(c.id()))))),
                 ending,
                 credit,
                 growth.seen(c.id()));
@@ -156,6 +161,12 @@ final class Chapters {
                                 s.climate().place().latitude()))));
     }
 
+    private static <T> Map<String, T> ofMix(CoverResult c, BiFunction<MixBench, List<SeedRate>, Map<String, T>> judge) {
+        return c.bench()
+                .flatMap(b -> c.mix().blend().map(m -> judge.apply(b, m.rates())))
+                .orElse(Map.of());
+    }
+
     /** A cover as the judgements look at it. */
     private static Situation.Cover judged(PlanInTime plan, CoverResult c, PlanGrowth growth, SowChapter sow) {
         CoverInTime in = c.inTime();
@@ -170,10 +181,8 @@ final class Chapters {
                 c.sow(),
                 c.ending(),
                 c.credit(),
-                c.bench()
-                        .map(b -> b.findings(in.components(), plan.knowledge()))
-                        .orElse(Map.of()),
-                c.bench().map(b -> b.aliveAtEnd(in.components())).orElse(Map.of()),
+                ofMix(c, (b, rates) -> b.findings(rates, plan.knowledge())),
+                ofMix(c, MixBench::aliveAtEnd),
                 growth.rootedM(in),
                 MixUses.of(
                         plan,

@@ -1,18 +1,15 @@
 package app.etlo.core.plan.chapter;
 
 import app.etlo.core.advice.Step;
-import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
 import app.etlo.core.quantity.Shown;
-import app.etlo.core.working.Figure;
+import app.etlo.core.rotation.Window;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
 
-/** Counts back from the latest useful sowing of a cover: seed ordered, drill booked. */
+/** Counts back from the sowing of a cover: seed ordered, drill booked. */
 final class DecisionCalendar {
     /** Seed is ordered about three weeks ahead, the drill about two. */
     private static final int ORDER_DAYS = 21;
@@ -34,23 +31,20 @@ final class DecisionCalendar {
 
     private void cover(CoverResult c, List<Decision> found) {
         String id = c.entry().id();
-        Optional<UsefulSowing> first = LatestDay.first(c.mix().useful());
-        LocalDate latest = LatestDay.of(c.mix().useful(), c.sown()).orElse(null);
-        if (latest == null) {
+        LocalDate sow = c.sown().or(() -> c.window().map(Window::sowUntil)).orElse(null);
+        if (sow == null) {
             return;
         }
         boolean mixed = c.mix().blend().isPresent();
-        LocalDate sow = c.sown().filter(s -> s.isBefore(latest)).orElse(latest);
-        String from = c.sown().isPresent() && sow.equals(c.sown().get())
+        String from = c.sown().isPresent()
                 ? "the sowing on " + Shown.date(sow)
-                : "the latest useful sowing, " + Shown.date(sow);
+                : "the last day its window allows sowing, " + Shown.date(sow);
         found.add(new Decision(
                 mixed ? "order seed" : "compose the mix",
                 sow.minusDays(ORDER_DAYS),
                 Step.MIX,
                 id,
-                ORDER_DAYS + " days before " + from,
-                Optional.empty()));
+                ORDER_DAYS + " days before " + from));
         boolean drilled =
                 c.window().map(w -> w.kind().usualMethod().equals("drilled")).orElse(true);
         found.add(new Decision(
@@ -58,14 +52,6 @@ final class DecisionCalendar {
                 sow.minusDays(BOOK_DAYS),
                 Step.SOW,
                 id,
-                BOOK_DAYS + " days before " + from,
-                Optional.empty()));
-        first.ifPresent(u -> found.add(new Decision(
-                "last useful sowing of " + u.species().name().toLowerCase(Locale.ROOT),
-                latest,
-                Step.SOW,
-                id,
-                "8 years in 10 still reach a useful stand",
-                u.figure().map(Figure::id))));
+                BOOK_DAYS + " days before " + from));
     }
 }

@@ -19,6 +19,7 @@ import app.etlo.core.plan.document.PlanDocument.CoverEntry;
 import app.etlo.core.plan.growth.FieldChecks;
 import app.etlo.core.plan.growth.MixBench;
 import app.etlo.core.plan.growth.PlanGround;
+import app.etlo.core.plan.growth.PlanGrowth;
 import app.etlo.core.plan.timeline.CoverInTime;
 import app.etlo.core.plan.timeline.DatedBy;
 import app.etlo.core.plan.timeline.PlanInTime;
@@ -53,7 +54,7 @@ import java.util.function.Consumer;
  * @param rotation what the whole of it does for the ground
  * @param laterPasses passes after the last harvest, which belong to no crop yet, and {@code laterRatings} by pass
  * @param calendar what has to be decided by when, in time
- * @param ground the simulation; absent without weather or anything sown
+ * @param growth of the plan, and of what is tried in its ground
  * @param figures every one of the chapters by id, for whoever was given an id: a working, a comparison, a watch list
  */
 public record Evaluated(
@@ -67,7 +68,7 @@ public record Evaluated(
         Map<String, Figure> laterRatings,
         List<Note> notes,
         List<Decision> calendar,
-        Optional<PlanGround> ground,
+        PlanGrowth growth,
         Map<String, Figure> figures) {
 
     /**
@@ -144,7 +145,7 @@ public record Evaluated(
             Map<String, Figure> laterRatings,
             List<Note> notes,
             List<Decision> calendar,
-            Optional<PlanGround> ground) {
+            PlanGrowth growth) {
         Map<String, Figure> figures = new LinkedHashMap<>();
         Consumer<Figured> all = r -> r.figures().forEach(f -> figures.put(f.id(), f));
         all.accept(field);
@@ -175,7 +176,7 @@ public record Evaluated(
                 laterRatings,
                 notes,
                 calendar,
-                ground,
+                growth,
                 Collections.unmodifiableMap(figures));
     }
 
@@ -225,6 +226,11 @@ public record Evaluated(
 
     public Optional<FrostDates> frost() {
         return inTime.frost();
+    }
+
+    /** The simulation; absent without weather or anything sown. */
+    public Optional<PlanGround> ground() {
+        return growth.ground();
     }
 
     public SoilProfile soil() {

@@ -1,6 +1,5 @@
 package app.etlo.core.plan.chapter;
 
-import app.etlo.core.ground.GroundMemory;
 import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.document.Context;
@@ -8,6 +7,7 @@ import app.etlo.core.plan.document.ContextCheck;
 import app.etlo.core.plan.document.PlanCost;
 import app.etlo.core.plan.document.PlanDocument;
 import app.etlo.core.plan.document.PlanReader;
+import app.etlo.core.plan.growth.GrowthMemory;
 import app.etlo.core.plan.timeline.Climates;
 import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.plan.timeline.SiteWeather;
@@ -21,7 +21,7 @@ import java.util.Optional;
 public final class Evaluator {
     private final Knowledge knowledge;
     private final Climates climates;
-    private final Optional<GroundMemory> memory;
+    private final Optional<GrowthMemory> memory;
 
     public Evaluator(Knowledge knowledge) {
         this(knowledge, new Climates(knowledge));
@@ -39,7 +39,7 @@ public final class Evaluator {
     /**
      * @param memory of earlier runs, so that a changed plan is played only from where it changed
      */
-    public Evaluator(Knowledge knowledge, Climates climates, Optional<GroundMemory> memory) {
+    public Evaluator(Knowledge knowledge, Climates climates, Optional<GrowthMemory> memory) {
         this.knowledge = knowledge;
         this.climates = climates;
         this.memory = memory;
@@ -78,7 +78,7 @@ public final class Evaluator {
             LocalDate asOf,
             Optional<SiteWeather> site,
             GroundVariation variation,
-            Optional<GroundMemory> from) {
+            Optional<GrowthMemory> from) {
         PlanCost.require(plan);
         return Chapters.of(PlanInTime.of(plan, context, knowledge, asOf, site), variation, from);
     }

@@ -14,14 +14,15 @@ import app.etlo.core.ground.GroundSoil;
 import app.etlo.core.ground.GrownCover;
 import app.etlo.core.ground.GrownCrop;
 import app.etlo.core.ground.ModelError;
-import app.etlo.core.knowledge.Species;
+import app.etlo.core.mix.MixOutlook;
+import app.etlo.core.mix.Prospect;
+import app.etlo.core.mix.SeasonGrowth;
 import app.etlo.core.plan.growth.PlanGround;
 import app.etlo.core.plan.timeline.CoverInTime;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.rotation.CropInTime;
-import app.etlo.core.termination.Termination;
 import app.etlo.core.working.Figure;
 import app.etlo.core.working.Formula;
 import app.etlo.core.working.Input;
@@ -29,9 +30,7 @@ import app.etlo.core.working.Source;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /** The simulated ground: what a cover holds when it ends, and what a crop finds when it is planted and grows to. */
 final class GroundFigures {
@@ -41,9 +40,9 @@ final class GroundFigures {
             "Nitrogen in the tops", "mass * percent / 100", Source.identity("mass times content"), "mass", "percent");
     private static final Formula CN = Formula.of(
             "Carbon over nitrogen",
-            "0.43 * mass / nitrogen",
+            "carbon / nitrogen",
             Source.fromMemory("carbon is 42 to 45 % of dry matter"),
-            "mass",
+            "carbon",
             "nitrogen");
     private static final Formula RESIDUE_COVER = Formula.of(
                     "Ground covered by residue",
@@ -53,8 +52,6 @@ final class GroundFigures {
                     "standing")
             .remarking(
                     "Spread is mass times k of each kind of residue; what stands counts for 4 parts in 10, Etlo's own share.");
-    private static final Formula PERCENT =
-            Formula.of("Content of nitrogen", "nitrogen / mass * 100", Source.identity("a share"), "nitrogen", "mass");
     /** What the simulation knows of water, cover and nitrate, one standard deviation; Etlo's own. */
     private static final double ERROR_OF_GROUND = 0.15;
 
@@ -72,56 +69,66 @@ final class GroundFigures {
     }
 
     /**
-     * What stands of a cover when it ends; empty where it is not sown and ended inside the simulation.
+     * What a cover comes to when it ends; empty where it is not sown and ended inside the simulation.
      *
+     * @param growth of its mix in the plan's own run
+     * @param outlook of the same; empty where nothing grows in the middle of the years
      * @param errorOfMass of the model for it: less after field checks
      */
-    Optional<GrownCover> cover(CoverInTime c, double errorOfMass) {
-        Optional<LocalDate> end =
-                c.end().map(Termination::date).or(() -> c.next().flatMap(CropInTime::planted));
-        List<Integer> plants = ground.plants(c.id());
-        boolean sownInTime = c.sown()
-                .map(d -> ground.day(d) >= 0 && ground.day(d) < ground.day(end.orElse(d)))
-                .orElse(false);
-        if (end.isEmpty() || plants.isEmpty() || !sownInTime || !ground.covers(end.get())) {
+    Optional<GrownCover> cover(CoverInTime c, SeasonGrowth growth, Optional<MixOutlook> outlook, double errorOfMass) {
+        Optional<LocalDate> end = c.endsOn().filter(ground::covers);
+        if (end.isEmpty() || c.sown().isEmpty() || growth.species().isEmpty()) {
             return Optional.empty();
         }
-        int record = ground.before(end.get());
         String id = "grow/" + c.id();
-        double[] mass = ground.course().sum(record, plants, OfPlant.MASS_KG_HA);
-        double[] nitrogen = ground.course().sum(record, plants, OfPlant.NITROGEN_KG_HA);
-        Band massBand = GroundCourse.band(mass);
-        int year = nearest(mass, massBand.middle());
+        String when = growth.byWinter() ? ", before winter ends it" : " when it ends";
         int after = ground.course().recordOf(ground.day(end.get()) + 6);
-        Optional<Figure> percent =
-                mass[year] > 0 ? Optional.of(nitrogenPercent(id, mass[year], nitrogen[year])) : Optional.empty();
+        Figure mass = tops(id + "/mass", outlook, when);
+        Optional<Figure> percent = outlook.map(o -> SIMPLE.figure(
+                id + "/nitrogenPercent",
+                "Nitrogen in the dry tops" + when,
+                Unit.PERCENT,
+                input("value", "Nitrogen in the dry tops", growth.nitrogenShare() * 100, Unit.PERCENT)));
         return Optional.of(new GrownCover(
-                tops(c, id + "/mass", plants, record, mass, year, errorOfMass),
+                mass,
                 percent.map(p -> CN.figure(
                         id + "/cn",
-                        "C:N of what stands when it ends",
+                        "C:N of the tops" + when,
                         Unit.FRACTION,
-                        input("mass", "Dry tops", mass[year], Unit.KG_PER_HA),
-                        input("nitrogen", "Nitrogen in the tops", nitrogen[year], Unit.KG_PER_HA))),
+                        input("carbon", "Carbon in the dry tops", Prospect.CARBON_SHARE * 100, Unit.PERCENT),
+                        Input.figure("nitrogen", p))),
                 percent,
                 percent.map(p -> banded(
                         NITROGEN.figure(
                                 id + "/nitrogen",
-                                "Nitrogen in the tops when it ends, simulated",
+                                "Nitrogen in the tops" + when + ", simulated",
                                 Unit.KG_PER_HA,
-                                input("mass", "Dry tops", mass[year], Unit.KG_PER_HA),
+                                input("mass", "Dry tops", mass.in(Unit.KG_PER_HA), Unit.KG_PER_HA),
                                 Input.figure("percent", p)),
-                        ModelError.widen(around(nitrogen, nitrogen[year]), errorOfMass))),
+                        ModelError.widen(
+                                around(growth.nitrogenKgHa(), mass.in(Unit.KG_PER_HA) * p.middle() / 100),
+                                errorOfMass))),
                 residueCover(id, "Ground covered by residue a week after it ends", after)));
     }
 
-    private static Figure nitrogenPercent(String id, double massKgHa, double nitrogenKgHa) {
-        return PERCENT.figure(
-                id + "/nitrogenPercent",
-                "Nitrogen in the dry tops, simulated",
-                Unit.PERCENT,
-                input("nitrogen", "Nitrogen in the tops", nitrogenKgHa, Unit.KG_PER_HA),
-                input("mass", "Dry tops", massKgHa, Unit.KG_PER_HA));
+    /** The lines of the mix's own outlook; none where nothing grows. */
+    private static Figure tops(String id, Optional<MixOutlook> outlook, String when) {
+        String label = "Dry tops" + when;
+        return outlook.map(o -> {
+                    List<Input> parts = new ArrayList<>();
+                    for (int i = 0; i < o.parts().size(); i++) {
+                        Figure part = o.parts().get(i);
+                        parts.add(input(
+                                "s" + (i + 1),
+                                o.growth().species().get(i).species().name(),
+                                part.middle(),
+                                part.unit()));
+                    }
+                    Figure f = Formula.sum("Dry tops of all species", parts.size())
+                            .figure(id, label, Unit.T_PER_HA, parts);
+                    return banded(f, o.mass().value());
+                })
+                .orElseGet(() -> SIMPLE.figure(id, label, Unit.T_PER_HA, input("value", "Dry tops", 0, Unit.T_PER_HA)));
     }
 
     /** By what lies and what stands in the middle year. */
@@ -143,28 +150,6 @@ final class GroundFigures {
                         ground.course().ground(record, OfGround.STANDING_SPREAD, year),
                         Unit.FRACTION));
         return banded(f, percent(ModelError.widen(around(years, f.middle()), ERROR_OF_GROUND)));
-    }
-
-    /** What stands when it ends, species by species in the middle year; nothing where winter took it whole. */
-    private Figure tops(
-            CoverInTime c,
-            String figureId,
-            List<Integer> plants,
-            int record,
-            double[] mass,
-            int year,
-            double errorOfMass) {
-        Map<String, String> names =
-                c.species().stream().collect(Collectors.toMap(Species::id, Species::name, (a, b) -> a));
-        List<Input> parts = new ArrayList<>();
-        for (int i = 0; i < plants.size(); i++) {
-            String id = ground.plantId(plants.get(i));
-            double kgHa = ground.course().plant(record, plants.get(i), OfPlant.MASS_KG_HA, year);
-            parts.add(input("s" + (i + 1), names.getOrDefault(id, id), kgHa / 1000, Unit.T_PER_HA));
-        }
-        Figure f = Formula.sum("Dry tops of all species", parts.size())
-                .figure(figureId, "Dry tops that stand when it ends", Unit.T_PER_HA, parts);
-        return banded(f, ModelError.widen(around(mass, mass[year]), errorOfMass).map(v -> v / 1000));
     }
 
     GrownCrop crop(CropInTime c) {

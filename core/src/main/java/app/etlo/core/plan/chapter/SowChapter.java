@@ -1,10 +1,8 @@
 package app.etlo.core.plan.chapter;
 
-import app.etlo.core.mix.LateSowing;
 import app.etlo.core.mix.SeedPlaced;
 import app.etlo.core.mix.Seedbed;
 import app.etlo.core.mix.SowResult;
-import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.plan.document.FieldEntry;
 import app.etlo.core.plan.document.Operation;
 import app.etlo.core.plan.document.Operation.RowsEntry;
@@ -14,18 +12,15 @@ import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.Unit;
-import app.etlo.core.rotation.Window;
 import app.etlo.core.rotation.WindowOffer;
 import app.etlo.core.working.Figure;
 import app.etlo.core.working.Formula;
 import app.etlo.core.working.Input;
 import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
-import java.time.LocalDate;
-import java.util.List;
 import java.util.Optional;
 
-/** The step Sow: how late it is, what the seed meets, what it bears beside it, and what the drill can do in time. */
+/** The step Sow: what the seed meets, what it bears beside it, and what the drill can do in time. */
 final class SowChapter {
     /** Spread of a disc opener and distance of a drill's rows. */
     private static final double USUAL_SPREAD_M = 0.025;
@@ -50,14 +45,10 @@ final class SowChapter {
         this.offer = offer;
     }
 
-    SowResult of(CoverInTime c, List<UsefulSowing> useful) {
+    SowResult of(CoverInTime c) {
         String id = "sow/" + c.id();
-        Optional<Figure> days = LatestDay.of(useful, c.sown())
-                .flatMap(latest -> c.window()
-                        .filter(w -> w.kind().usualMethod().equals("drilled"))
-                        .flatMap(w -> drillDays(id, w, latest)));
+        Optional<Figure> days = c.window().flatMap(w -> offer.flatMap(o -> o.drillDays(w, id + "/drillDays")));
         return new SowResult(
-                c.sown().flatMap(d -> LateSowing.factor(id + "/lateness", d, useful)),
                 withSeedKgHa(c).map(q -> seedPlacedLimit(c)),
                 c.sown().flatMap(d -> plan.years().map(y -> Seedbed.of(id, d, c.species(), y))),
                 days,
@@ -83,11 +74,6 @@ final class SowChapter {
                 spread.isPresent() ? Origin.ENTERED : Origin.DEFAULT,
                 rows.map(w -> w.in(Unit.METRE)).orElse(USUAL_ROW_M),
                 rows.isPresent() ? Origin.ENTERED : Origin.DEFAULT);
-    }
-
-    /** Days to drill on from the window's first day to the latest useful sowing. */
-    private Optional<Figure> drillDays(String id, Window w, LocalDate latest) {
-        return offer.flatMap(o -> o.workDays(w.from(), latest.plusDays(1), id + "/drillDays"));
     }
 
     private Figure capacity(String id, Figure days) {

@@ -26,6 +26,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -91,7 +92,7 @@ public final class GroundEvents {
      * @param fedKgHa nitrogen each crop is taken to be fed, kg/ha
      * @param variation of the inputs
      * @param timeline of passes, grazing and watering
-     * @param mixes sown in place of a cover's own, by cover
+     * @param trial sown in place of a cover's own mix
      */
     static GroundEvents of(
             Knowledge knowledge,
@@ -100,12 +101,18 @@ public final class GroundEvents {
             List<CoverInTime> covers,
             Timeline timeline,
             Map<String, Double> fedKgHa,
-            Map<String, List<MixForecast.Sown>> mixes,
+            Optional<Trial> trial,
             GroundVariation variation) {
         GroundEvents g = new GroundEvents(knowledge, from, variation);
         Stream.concat(
                         crops.stream().flatMap(c -> g.crop(c).stream()),
-                        covers.stream().flatMap(c -> g.cover(c, mixes.getOrDefault(c.id(), g.mix(c))).stream()))
+                        Stream.concat(
+                                covers.stream()
+                                        .filter(c -> trial.filter(
+                                                        t -> t.instead().contains(c.id()))
+                                                .isEmpty())
+                                        .flatMap(c -> g.cover(c).stream()),
+                                trial.stream().flatMap(t -> g.tried(t).stream())))
                 .filter(s -> !s.day().isBefore(from))
                 .sorted(Comparator.comparing(Sown::day)
                         .thenComparing(Sown::standId)
@@ -169,22 +176,40 @@ public final class GroundEvents {
                         false));
     }
 
+    /**
+     * A mix tried in the plan's ground.
+     *
+     * @param standId of the stand it makes
+     * @param instead covers that are not sown while it is tried
+     * @param sown the day it is sown
+     * @param onSurface whether its seed stays lying on the ground
+     */
+    record Trial(String standId, Set<String> instead, List<MixForecast.Sown> mix, LocalDate sown, boolean onSurface) {}
+
     private List<MixForecast.Sown> mix(CoverInTime c) {
         return c.blend().map(b -> MixBench.sown(b.rates())).orElse(List.of());
     }
 
-    /** Plants that come up; a mix's share of the full rate already allows for what its way of sowing loses. */
-    private List<Sown> cover(CoverInTime c, List<MixForecast.Sown> mix) {
+    private List<Sown> cover(CoverInTime c) {
         return c.sown().stream()
-                .flatMap(d -> mix.stream()
-                        .map(m -> new Sown(
-                                c.id(),
-                                d,
-                                Optional.of(m.species()),
-                                plant(knowledge, m.species()),
-                                SeedRate.EMERGES_PERCENT / 100 * seedsM2(m),
-                                c.sowing().method().onSurface())))
+                .flatMap(d -> sown(c.id(), mix(c), d, c.sowing().method().onSurface()))
                 .toList();
+    }
+
+    private List<Sown> tried(Trial t) {
+        return sown(t.standId(), t.mix(), t.sown(), t.onSurface()).toList();
+    }
+
+    /** Plants that come up; a mix's share of the full rate already allows for what its way of sowing loses. */
+    private Stream<Sown> sown(String standId, List<MixForecast.Sown> mix, LocalDate day, boolean onSurface) {
+        return mix.stream()
+                .map(m -> new Sown(
+                        standId,
+                        day,
+                        Optional.of(m.species()),
+                        plant(knowledge, m.species()),
+                        SeedRate.EMERGES_PERCENT / 100 * seedsM2(m),
+                        onSurface));
     }
 
     private static double seedsM2(MixForecast.Sown m) {

@@ -1,26 +1,33 @@
 package app.etlo.core.plan.growth;
 
+import app.etlo.core.ground.GroundCourse;
 import app.etlo.core.ground.GroundCourse.OfPlant;
+import app.etlo.core.knowledge.Species;
+import app.etlo.core.mix.Prospect;
+import app.etlo.core.mix.SeasonGrowth;
 import java.util.List;
+import java.util.stream.IntStream;
 
-/**
- * What each species of a mix has grown to until its last evening, by species and weather year; what frost killed counts as it stood.
- *
- * @param massKgHa dry tops when it weighed most
- * @param lightMjM2 light they have taken
- * @param madeKgHa tops they have made, with what they lost since
- * @param nitrogenKgHa in the tops then
- */
-public record GrownMix(double[][] massKgHa, double[][] lightMjM2, double[][] madeKgHa, double[][] nitrogenKgHa) {
-    static GrownMix of(PlanGround ground, List<Integer> plants, int record) {
-        return new GrownMix(
-                read(ground, plants, record, OfPlant.PEAK_KG_HA),
-                read(ground, plants, record, OfPlant.LIGHT_MJ_M2),
-                read(ground, plants, record, OfPlant.MADE_KG_HA),
-                read(ground, plants, record, OfPlant.PEAK_NITROGEN_KG_HA));
-    }
+/** What the species of a mix have come to on one evening of a run. */
+final class GrownMix {
+    private GrownMix() {}
 
-    private static double[][] read(PlanGround ground, List<Integer> plants, int record, OfPlant v) {
-        return plants.stream().map(p -> ground.course().plant(record, p, v)).toArray(double[][]::new);
+    /**
+     * @param plants of the run, in the order of the species
+     * @param leftToFrost whether the mix is left to frost
+     */
+    static SeasonGrowth on(
+            GroundCourse course, int record, List<Integer> plants, List<Species> species, boolean leftToFrost) {
+        List<Prospect> grown = IntStream.range(0, plants.size())
+                .mapToObj(i -> new Prospect(
+                        species.get(i),
+                        course.plant(record, plants.get(i), OfPlant.MASS_KG_HA),
+                        course.plant(record, plants.get(i), OfPlant.PEAK_KG_HA),
+                        course.plant(record, plants.get(i), OfPlant.NITROGEN_KG_HA),
+                        course.plant(record, plants.get(i), OfPlant.PEAK_NITROGEN_KG_HA),
+                        course.plant(record, plants.get(i), OfPlant.REACHED_STAGE),
+                        course.plant(record, plants.get(i), OfPlant.BLOOM_DAYS)))
+                .toList();
+        return new SeasonGrowth(grown, leftToFrost);
     }
 }

@@ -2,8 +2,6 @@ package app.etlo.core.plan.growth;
 
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
-import app.etlo.core.mix.CompetitionForecast;
-import app.etlo.core.mix.Component;
 import app.etlo.core.mix.Finding;
 import app.etlo.core.mix.Fitness;
 import app.etlo.core.mix.MixForecast;
@@ -11,7 +9,7 @@ import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.MixPlace;
 import app.etlo.core.mix.MixSeason;
-import app.etlo.core.mix.Prospect;
+import app.etlo.core.mix.SeasonGrowth;
 import app.etlo.core.mix.SeedRate;
 import app.etlo.core.plan.document.FieldEntry;
 import app.etlo.core.plan.timeline.CoverInTime;
@@ -20,7 +18,6 @@ import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.Window;
 import app.etlo.core.termination.Termination;
-import app.etlo.core.weather.YearsAhead;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -29,25 +26,26 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
 
 /** What a cover's mix is judged with: its season, the forecast for it, and its place in the plan. */
 public record MixBench(MixForecast forecast, MixPlace place) {
 
-    /** Of a cover; empty without weather, or where neither dates nor a window say when it grows. */
-    public static Optional<MixBench> of(PlanInTime plan, CoverInTime cover) {
-        FieldEntry field = plan.context().field();
-        Optional<YearsAhead> years = plan.years();
-        Optional<Termination> end = cover.end();
+    /** When a cover grows; empty without weather, or where neither dates nor a window say when. */
+    static Optional<MixSeason> season(PlanInTime plan, CoverInTime cover) {
         Optional<LocalDate> from = cover.sown().or(() -> cover.window().map(Window::from));
-        Optional<LocalDate> to =
-                end.map(Termination::date).or(() -> cover.window().map(Window::to));
-        if (years.isEmpty() || from.isEmpty() || to.isEmpty() || !from.get().isBefore(to.get())) {
-            return Optional.empty();
-        }
-        MixSeason season =
-                new MixSeason(years.get(), from.get(), to.get(), plan.soil().availableMm());
-        MixPlace place = new MixPlace(
+        Optional<LocalDate> to = cover.endsOn();
+        return plan.years().isEmpty()
+                        || from.isEmpty()
+                        || to.isEmpty()
+                        || !from.get().isBefore(to.get())
+                ? Optional.empty()
+                : Optional.of(new MixSeason(from.get(), to.get()));
+    }
+
+    static MixPlace place(PlanInTime plan, CoverInTime cover) {
+        FieldEntry field = plan.context().field();
+        Optional<Termination> end = cover.end();
+        return new MixPlace(
                 cover.next(),
                 cover.previous().map(CropInTime::crop),
                 cover.standing()
@@ -81,7 +79,6 @@ public record MixBench(MixForecast forecast, MixPlace place) {
                         .toList(),
                 names(field.noxiousList()),
                 cover.entry().aims().orElse(List.of()));
-        return Optional.of(new MixBench(new CompetitionForecast(season), place));
     }
 
     /** The newest test of pH, else what is entered of the field. */
@@ -102,23 +99,24 @@ public record MixBench(MixForecast forecast, MixPlace place) {
                 .toList();
     }
 
-    /** The same with growth simulated. */
-    MixBench grown(UnaryOperator<MixForecast> by) {
-        return new MixBench(by.apply(forecast), place);
+    /** What the cover's own mix comes to. */
+    public SeasonGrowth own(List<SeedRate> rates) {
+        return forecast.grow(sown(rates));
     }
 
-    /** The concerns about each species of a mix. */
-    public Map<String, List<Finding>> findings(List<Component> components, Knowledge knowledge) {
+    /** The concerns about each species of a mix, by what it comes to in it. */
+    public Map<String, List<Finding>> findings(List<SeedRate> rates, Knowledge knowledge) {
         Map<String, List<Finding>> found = new LinkedHashMap<>();
-        components.forEach(c -> found.put(c.species().id(), Fitness.of(c.species(), knowledge, forecast, place)));
+        own(rates)
+                .species()
+                .forEach(p -> found.put(p.species().id(), Fitness.of(p, forecast.season(), place, knowledge)));
         return found;
     }
 
     /** Share of the years in which each species still lives at the end. */
-    public Map<String, Double> aliveAtEnd(List<Component> components) {
+    public Map<String, Double> aliveAtEnd(List<SeedRate> rates) {
         Map<String, Double> alive = new LinkedHashMap<>();
-        components.forEach(c -> alive.put(
-                c.species().id(), Prospect.share(forecast.alone(c.species()).alive())));
+        own(rates).species().forEach(p -> alive.put(p.species().id(), p.aliveShare()));
         return alive;
     }
 
@@ -128,7 +126,7 @@ public record MixBench(MixForecast forecast, MixPlace place) {
     }
 
     /** The species of a mix over the whole field, as shares of the plants that a drilled full rate brings up. */
-    static List<Sown> sown(List<SeedRate> rates) {
+    public static List<Sown> sown(List<SeedRate> rates) {
         return rates.stream()
                 .map(r -> new Sown(
                         r.component().species(),

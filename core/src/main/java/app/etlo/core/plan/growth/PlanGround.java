@@ -70,13 +70,6 @@ public final class PlanGround {
         return new PlanGround(from, soil, script, weather, run, events.standings());
     }
 
-    /** The same plan with something changed for a while, of which nothing is kept. */
-    public PlanGround changed(GroundEvents events) {
-        GroundScript other = events.script(soil);
-        GroundRun passing = new GroundSimulation(other, weather).run(Optional.of(run));
-        return new PlanGround(from, soil, other, weather, passing, events.standings());
-    }
-
     /** Every day from one to before another, in every weather year. */
     public GroundCourse days(LocalDate first, LocalDate end) {
         return new GroundSimulation(script, weather).days(day(first), day(end), Optional.of(run));

@@ -56,8 +56,7 @@ public final class ChapterViews {
             List<BoxView> boxes,
             List<InoculantView> inoculants,
             Optional<SumView> sum,
-            Optional<DeliveryView> delivers,
-            List<LatestView> latest) {}
+            Optional<DeliveryView> delivers) {}
 
     /**
      * One species of a mix.
@@ -130,7 +129,6 @@ public final class ChapterViews {
 
     /** A cover's sowing. */
     public record SowChapterView(
-            Optional<FigureView> lateness,
             Optional<FigureView> seedPlacedLimit,
             Optional<FigureView> dryPercent,
             Map<String, FigureView> coldPercent,

@@ -141,8 +141,7 @@ public final class ChapterWriter {
                                 view(b.seedKg()),
                                 view(b.cost()),
                                 view(b.costPerHa()))),
-                m.outlook().map(o -> new DeliveryView(view(o.mass()), view(o.carbonToNitrogen()), views(o.aims()))),
-                m.useful().stream().map(ChapterWriter::latest).toList());
+                m.outlook().map(o -> new DeliveryView(view(o.mass()), view(o.carbonToNitrogen()), views(o.aims()))));
     }
 
     private RateView rate(Blend b, int i, Optional<MixOutlook> outlook) {
@@ -199,7 +198,6 @@ public final class ChapterWriter {
     SowChapterView sow(CoverResult c) {
         SowResult s = c.sow();
         return new SowChapterView(
-                view(s.lateness()),
                 view(s.seedPlacedLimit()),
                 s.seedbed().map(b -> view(b.dryPercent())),
                 s.seedbed().map(b -> views(b.coldPercent())).orElse(Map.of()),

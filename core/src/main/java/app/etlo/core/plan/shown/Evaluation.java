@@ -175,8 +175,7 @@ public record Evaluation(
     public record LedgerLine(String cropId, String label, FigureView figure) {}
 
     /** Something to be decided or done by a day. */
-    public record DecisionView(
-            String what, LocalDate by, Step step, String subject, String because, Optional<String> figureId) {}
+    public record DecisionView(String what, LocalDate by, Step step, String subject, String because) {}
 
     /** What needs a decision next. */
     public record NextDecision(String what, LocalDate date, Step step) {}

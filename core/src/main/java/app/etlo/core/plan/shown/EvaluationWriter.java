@@ -100,8 +100,7 @@ public final class EvaluationWriter {
                                 s.forecast().issued(),
                                 e.years().map(y -> y.missingUntil(e.asOf())).orElse(0))),
                 e.calendar().stream()
-                        .map(d -> new DecisionView(
-                                d.what(), d.by(), d.step(), d.subject(), e.said(d.because()), d.figureId()))
+                        .map(d -> new DecisionView(d.what(), d.by(), d.step(), d.subject(), e.said(d.because())))
                         .toList());
     }
 

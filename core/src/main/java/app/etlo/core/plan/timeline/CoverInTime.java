@@ -42,6 +42,21 @@ public record CoverInTime(
         return endings.stream().findFirst();
     }
 
+    /** The day it is ended, else the one on which the next crop is planted, else the last of its window. */
+    public Optional<LocalDate> endsOn() {
+        return end().map(Termination::date)
+                .or(() -> next.flatMap(CropInTime::planted))
+                .or(() -> window.map(Window::to));
+    }
+
+    /** The species that have a rate. */
+    public List<Species> grownSpecies() {
+        return blend.stream()
+                .flatMap(b -> b.rates().stream())
+                .map(r -> r.component().species())
+                .toList();
+    }
+
     public List<Species> species() {
         return components.stream().map(Component::species).toList();
     }

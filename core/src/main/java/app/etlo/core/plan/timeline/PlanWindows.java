@@ -2,8 +2,6 @@ package app.etlo.core.plan.timeline;
 
 import app.etlo.core.field.FrostDates;
 import app.etlo.core.field.SoilProfile;
-import app.etlo.core.knowledge.Species;
-import app.etlo.core.mix.UsefulSowing;
 import app.etlo.core.plan.document.PlanDocument.CoverEntry;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.InsideWindows;
@@ -70,19 +68,5 @@ public final class PlanWindows {
                     .toList();
             return new WindowOffer(ahead, water, grass);
         });
-    }
-
-    /** The latest useful sowing of a cover's species in its window; none without weather or window. */
-    public List<UsefulSowing> useful(String coverId, List<Species> species, Optional<Window> window) {
-        return years.flatMap(ahead -> window.map(w -> species.stream()
-                        .map(s -> UsefulSowing.of(
-                                s,
-                                ahead,
-                                w.from(),
-                                w.to(),
-                                w.sowUntil(),
-                                "mix/" + coverId + "/" + s.id() + "/latestSowing"))
-                        .toList()))
-                .orElse(List.of());
     }
 }

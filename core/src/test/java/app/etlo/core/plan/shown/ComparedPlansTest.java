@@ -30,7 +30,7 @@ class ComparedPlansTest {
     @Test
     void a_later_end_weighs_more_and_the_difference_is_that_of_the_two() {
         var mass = figure(List.of(ended("2027-04-20", ""), ended("2027-05-08", "")), "grow/v1/mass");
-        assertThat(mass.label()).isEqualTo("Cover before grain corn: Dry tops that stand when it ends");
+        assertThat(mass.label()).isEqualTo("Cover before grain corn: Dry tops when it ends");
         assertThat(mass.differences().get(0)).isEmpty();
         double between = mass.figures().get(1).orElseThrow().value()
                 - mass.figures().get(0).orElseThrow().value();

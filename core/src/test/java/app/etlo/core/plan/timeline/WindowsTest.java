@@ -4,13 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import app.etlo.core.mix.UsefulSowing;
+import app.etlo.core.mix.UsefulYears;
 import app.etlo.core.plan.FieldPlans;
 import app.etlo.core.plan.Plans;
 import app.etlo.core.plan.asked.LatestSowings;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.chapter.Evaluator;
 import app.etlo.core.plan.document.Dossier;
+import app.etlo.core.plan.shown.ChapterViews.LatestView;
 import app.etlo.core.plan.shown.ClimateView;
 import app.etlo.core.plan.shown.EvaluationWriter;
 import app.etlo.core.rotation.Window;
@@ -21,7 +22,6 @@ import app.etlo.core.working.Figure;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** Windows of every kind, what they offer, and the latest useful sowing in them. */
@@ -153,7 +153,7 @@ class WindowsTest {
                 .cover("v1", "before", "c2", "", "cereal-rye", "hairy-vetch", "cowpea")
                 .operation("sow", "v1", "2027-08-01", "")
                 .evaluated();
-        List<UsefulSowing> u = e.covers().get(0).mix().useful();
+        List<LatestView> u = LatestSowings.ofCover(e, "v1").species();
         assertThat(u).hasSize(3);
         LocalDate rye = u.get(0).mostYears().orElseThrow();
         LocalDate vetch = u.get(1).mostYears().orElseThrow();
@@ -165,9 +165,10 @@ class WindowsTest {
             assertThat(x.nearlyAll().orElseThrow())
                     .isBeforeOrEqualTo(x.mostYears().orElseThrow());
             assertThat(x.mostYears().orElseThrow()).isBeforeOrEqualTo(x.half().orElseThrow());
-            // the calendar and the figure are one day
             assertThat(x.mostYears().orElseThrow().toEpochDay())
-                    .isEqualTo(Math.round(x.figure().orElseThrow().middle()));
+                    .isEqualTo(Math.round(LatestSowings.figure(e, x.figureId().orElseThrow())
+                            .orElseThrow()
+                            .middle()));
         });
     }
 
@@ -179,7 +180,9 @@ class WindowsTest {
                 .cover("v1", "before", "c2", "", "sorghum-sudangrass")
                 .operation("sow", "v1", "2027-11-12", "")
                 .evaluated();
-        assertThat(e.covers().get(0).mix().useful().get(0).mostYears()).isEqualTo(Optional.empty());
+        assertThat(LatestSowings.ofCover(e, "v1").species().get(0).mostYears()).isEmpty();
+        assertThat(e.covers().get(0).mix().useful())
+                .hasValue(new UsefulYears(0, e.years().orElseThrow().count()));
         assertThat(e.notes())
                 .anyMatch(n -> n.rule().equals("sown-after-latest-date")
                         && n.text().matches(".* in none of \\d+ weather years.*"));
