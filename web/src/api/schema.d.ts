@@ -1288,6 +1288,12 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        About: {
+            /** Format: date */
+            day: string;
+            quantity: string;
+            subject: string;
+        };
         Aim: {
             id: string;
             name: string;
@@ -1739,6 +1745,7 @@ export interface components {
             biomass?: components["schemas"]["FigureView"];
             checks: components["schemas"]["CheckView"][];
             daysBeforePlanting?: components["schemas"]["FigureView"];
+            forecast?: components["schemas"]["StandForecastView"];
             nitrogenInTops?: components["schemas"]["FigureView"];
             nitrogenPercent?: components["schemas"]["FigureView"];
         };
@@ -1945,6 +1952,7 @@ export interface components {
             fieldIds: string[];
         };
         FigureView: {
+            about?: components["schemas"]["About"];
             high?: string;
             /** Format: double */
             highValue?: number;
@@ -3101,7 +3109,13 @@ export interface components {
             evidence: "expected" | "weighed";
             /** Format: double */
             nitrogenPercent?: number;
+            /** Format: date */
+            on?: string;
             quadrat?: components["schemas"]["QuadratEntry"];
+        };
+        StandForecastView: {
+            mass: components["schemas"]["FigureView"];
+            nitrogenPercent: components["schemas"]["FigureView"];
         };
         StandView: {
             cover: boolean;
@@ -3284,6 +3298,9 @@ export interface components {
             aims?: {
                 [key: string]: components["schemas"]["Quantity"];
             };
+            boxPercents?: {
+                [key: string]: components["schemas"]["Bounds"];
+            };
             /** Format: int32 */
             boxes?: number;
             carbonToNitrogen?: components["schemas"]["Bounds"];
@@ -3296,6 +3313,9 @@ export interface components {
                 [key: string]: number;
             };
             legumePercent?: components["schemas"]["Bounds"];
+            seedPercents?: {
+                [key: string]: components["schemas"]["Bounds"];
+            };
             seedsM2?: components["schemas"]["Bounds"];
             species?: components["schemas"]["Bounds"];
             speciesShares?: {
@@ -3303,6 +3323,10 @@ export interface components {
             };
             stockFirst?: boolean;
             totalPercent?: components["schemas"]["Bounds"];
+            weightKgHa?: components["schemas"]["Bounds"];
+            weightPercents?: {
+                [key: string]: components["schemas"]["Bounds"];
+            };
             winterkilledPercent?: components["schemas"]["Bounds"];
             without?: string[];
         };

@@ -1,4 +1,4 @@
-import type { Figure, Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { operationOf, pointerOf, setCover, setDay, setEnding } from '../plan/edit';
 import { tidy } from '../ui/tidy';
 import { useOpenPlan } from '../plan/context';
@@ -11,19 +11,12 @@ import { BenchHead } from './BenchHead';
 import { Doings } from './Doings';
 import { FieldChecks } from './FieldChecks';
 import { QuadratFields } from './QuadratFields';
-import { Simulated } from './Simulated';
+import { StandTable } from './StandTable';
 import { useCover } from './pick';
 
 type Stand = Schemas['StandEntry'];
 
-/** The simulated stand as an expectation to type. */
-function expected(mass: Figure | undefined, percent: Figure | undefined) {
-  if (!mass || !percent || mass.value <= 0) return undefined;
-  return {
-    biomass: { value: Number(mass.value.toPrecision(3)), unit: mass.unit },
-    nitrogenPercent: Number(percent.value.toFixed(2)),
-  } as Partial<Stand>;
-}
+const SIMULATED = 'simulated';
 
 export function EndStep() {
   const { session, state, knowledge, us } = useOpenPlan();
@@ -43,13 +36,22 @@ export function EndStep() {
   }
   const end = operationOf(state.plan, 'end', cover.id);
   const stand: Stand = cover.stand ?? { evidence: 'expected' };
+  const said = cover.stand !== undefined;
   const at = `/covers/${state.plan.covers.indexOf(cover)}/stand`;
-  const set = (change: Partial<Stand>) =>
-    session.change((p) => setCover(p, cover.id, { stand: tidy({ ...stand, ...change }) }));
-  const weighed = stand.evidence === 'weighed';
+  const keep = (next: Stand | undefined) =>
+    session.change((p) => setCover(p, cover.id, { stand: next }));
+  const set = (change: Partial<Stand>) => {
+    const next = tidy({ ...stand, ...change });
+    const empty =
+      next.evidence === 'expected' &&
+      next.biomass === undefined &&
+      next.nitrogenPercent === undefined;
+    keep(empty ? undefined : next);
+  };
+  const weighed = said && stand.evidence === 'weighed';
   const grown = state.evaluation?.grow.covers[cover.id];
   const seen = state.evaluation?.end[cover.id];
-  const forecast = expected(grown?.mass, grown?.nitrogenPercent);
+  const without = seen?.forecast;
   return (
     <>
       <BenchHead
@@ -124,42 +126,32 @@ export function EndStep() {
           dead before planting <FigureText of={seen?.daysBeforePlanting} />
         </span>
       </div>
-      <Simulated
-        title="Simulated to that day"
-        rows={[
-          ['Dry tops that stand', grown?.mass],
-          ['Nitrogen in them', grown?.nitrogen],
-          ['Their C:N', grown?.carbonToNitrogen],
-          ['Ground covered by residue a week later', grown?.residueCover],
-        ]}
-      />
       <Doings kind="graze" subject={cover.id} day={addDays(end?.when.on ?? today(), -14)} />
       <FieldChecks cover={cover} />
       <h3 className="mt-4 font-bold">What stands then</h3>
       <p className="text-[13px] text-ink2 italic">
-        Type what you expect, take what is simulated, or weigh it. What is only expected counts
-        half, what is weighed counts whole.
+        As simulated, unless you type what you expect or weigh it: then the course goes on from
+        there. What is not weighed counts half for the next crop, what is weighed counts whole.
       </p>
-      {forecast && !weighed && (
-        <button type="button" className="btn mt-1" onClick={() => set(forecast)}>
-          Expect what is simulated
-        </button>
-      )}
       <div className="mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
         <SelectField
           label="Evidence"
-          value={stand.evidence}
+          value={said ? stand.evidence : SIMULATED}
           options={[
+            { id: SIMULATED, name: 'as simulated' },
             { id: 'expected', name: 'expected' },
             { id: 'weighed', name: 'weighed with a quadrat' },
           ]}
-          onChange={(v) => set({ evidence: v as Stand['evidence'] })}
+          onChange={(v) =>
+            keep(v === SIMULATED ? undefined : { ...stand, evidence: v as Stand['evidence'] })
+          }
         />
         {!weighed && (
           <QuantityField
             label="Biomass, dry"
             value={stand.biomass}
             units={us ? ['lb/ac', 'ton/ac', 'kg/ha'] : ['kg/ha', 't/ha', 'lb/ac']}
+            placeholder={said ? undefined : seen?.biomass?.text}
             onChange={(v) => set({ biomass: v })}
             problem={problemAt(state.problems, `${at}/biomass`)}
           />
@@ -169,9 +161,17 @@ export function EndStep() {
           value={stand.nitrogenPercent}
           max={100}
           suffix="%"
+          placeholder={seen?.nitrogenPercent?.text}
           onChange={(v) => set({ nitrogenPercent: v })}
           problem={problemAt(state.problems, `${at}/nitrogenPercent`)}
         />
+        {said && (
+          <DateField
+            label={weighed ? 'Weighed on' : 'Expected for'}
+            value={stand.on}
+            onChange={(on) => set({ on })}
+          />
+        )}
       </div>
       {weighed && (
         <div className="mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
@@ -184,24 +184,16 @@ export function EndStep() {
           />
         </div>
       )}
-      <table className="mt-3 w-full max-w-[520px]">
-        <tbody>
-          {(
-            [
-              ['Biomass above ground, dry', seen?.biomass],
-              ['Nitrogen in the dry tops', seen?.nitrogenPercent],
-              ['Nitrogen in the tops', seen?.nitrogenInTops],
-            ] as const
-          ).map(([label, figure]) => (
-            <tr key={label} className="border-b border-rule2">
-              <td className="py-1">{label}</td>
-              <td className="text-right">
-                <FigureText of={figure} band />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <StandTable
+        columns={without ? ['what counts', 'simulated without it'] : ['']}
+        rows={[
+          ['Biomass above ground, dry', seen?.biomass, without?.mass],
+          ['Nitrogen in the dry tops', seen?.nitrogenPercent, without?.nitrogenPercent],
+          ['Nitrogen in the tops', seen?.nitrogenInTops],
+          ['C:N of the tops', grown?.carbonToNitrogen],
+          ['Ground covered by residue a week later', grown?.residueCover],
+        ]}
+      />
       <p className="mt-3 text-[13px] text-ink2">
         Herbicides: the label in force decides on rate, stage, interval and drift; Etlo proposes no
         rate. Insurance and programme rules bind: ask the agent or office before a date moves.

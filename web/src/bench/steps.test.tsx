@@ -105,31 +105,71 @@ describe('the step End', () => {
     },
   });
 
-  test('what is simulated is shown with its band and can be expected', () => {
-    const bench = opened(<EndStep />, { evaluation: grown });
-    const simulated = screen.getByRole('region', { name: 'Simulated to that day' });
-    expect(simulated.textContent).toContain('3 … 5');
-    expect(simulated.textContent).toContain('Their C:N');
-    press('Expect what is simulated');
-    expect(cover(bench.plan()).stand).toMatchObject({
-      evidence: 'expected',
-      biomass: { value: 4.13, unit: 't/ha' },
-      nitrogenPercent: 1.83,
+  const stands = {
+    biomass: figure('end/v1/biomass', 4126, 'kg/ha', { low: '3000', high: '5000' }),
+    nitrogenPercent: figure('end/v1/nitrogenPercent', 1.834, '%'),
+    nitrogenInTops: figure('end/v1/nitrogenInTops', 76, 'kg/ha'),
+    checks: [],
+  };
+
+  test('what is simulated counts until something is typed, and comes back when it is taken out', () => {
+    const bench = opened(<EndStep />, {
+      evaluation: (e) => ({ ...grown(e), end: { v1: stands } }),
     });
+    const table = screen.getByRole('table', { name: 'What stands then' });
+    expect(table.textContent).toContain('3000 … 5000');
+    expect(table.textContent).toContain('C:N of the tops');
+    expect(screen.getByLabelText('Biomass, dry').getAttribute('placeholder')).toBe('4126');
+    expect(screen.queryByLabelText('Expected for')).toBeNull();
+    type('Biomass, dry', '3800');
+    expect(cover(bench.plan()).stand).toEqual({
+      evidence: 'expected',
+      biomass: { value: 3800, unit: 'kg/ha' },
+    });
+    type('Expected for', '12 Apr 2027');
+    expect(cover(bench.plan()).stand?.on).toBe('2027-04-12');
+    choose('Evidence', 'as simulated');
+    expect(cover(bench.plan()).stand).toBeUndefined();
   });
 
-  test('nothing simulated shows no empty table', () => {
+  test('what was simulated without it stands beside what is typed', () => {
+    opened(<EndStep />, {
+      plan: (p) => ({
+        ...p,
+        covers: p.covers.map((c) => ({
+          ...c,
+          stand: { evidence: 'expected', nitrogenPercent: 3 },
+        })),
+      }),
+      evaluation: (e) => ({
+        ...grown(e),
+        end: {
+          v1: {
+            ...stands,
+            forecast: {
+              mass: figure('end/v1/forecast/mass', 2100, 'kg/ha', { low: '900', high: '3100' }),
+              nitrogenPercent: figure('end/v1/forecast/nitrogenPercent', 1.4, '%'),
+            },
+          },
+        },
+      }),
+    });
+    expect(screen.getByText('simulated without it')).toBeTruthy();
+    expect(screen.getByRole('table', { name: 'What stands then' }).textContent).toContain(
+      '900 … 3100',
+    );
+  });
+
+  test('nothing simulated says what is missing', () => {
     opened(<EndStep />);
-    expect(screen.queryByRole('region', { name: 'Simulated to that day' })).toBeNull();
-    expect(screen.queryByRole('button', { name: 'Expect what is simulated' })).toBeNull();
+    expect(screen.queryByRole('table', { name: 'What stands then' })).toBeNull();
+    expect(screen.getByText(/Nothing is simulated to stand then/)).toBeTruthy();
   });
 
-  test('a figure opens its working, and one that is not there is a dash', () => {
+  test('a figure opens its working', () => {
     const bench = opened(<EndStep />);
     press(/14 d/);
     expect(bench.openWorking).toHaveBeenCalledWith('end/v1/daysBeforePlanting');
-    const biomass = screen.getByText('Biomass above ground, dry').closest('tr')!;
-    expect(biomass.textContent).toContain('–');
   });
 
   test('what is wrong stands at its field', () => {

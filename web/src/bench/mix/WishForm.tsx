@@ -11,6 +11,16 @@ import { Check } from '../../ui/Check';
 type Bounds = Schemas['Bounds'];
 
 const M2_PER_FT2 = 0.09290304;
+const LB_PER_AC = 0.8921791;
+
+/** What a bound on a species is a share of. */
+const SHARES = [
+  { id: 'speciesShares', name: 'its full rate', suffix: '% of full rate' },
+  { id: 'seedPercents', name: 'the live seeds', suffix: '% of the seeds' },
+  { id: 'weightPercents', name: 'the weight', suffix: '% of the weight' },
+  { id: 'boxPercents', name: 'the weight in its box', suffix: '% of its box' },
+] as const;
+type ShareOf = (typeof SHARES)[number]['id'];
 
 /** Bounds in another unit of area. */
 function scaled(b: Bounds | undefined, factor: number): Bounds | undefined {
@@ -91,6 +101,7 @@ export function WishForm({
 }) {
   const { farm, us, knowledge } = useOpenPlan();
   const [group, setGroup] = useState('');
+  const [of, setOf] = useState<ShareOf>('speciesShares');
   const at = (p: string) => problemAt(problems, `/wishes/${p}`);
   return (
     <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
@@ -142,6 +153,13 @@ export function WishForm({
         suffix={us ? '/ft2' : '/m2'}
         value={scaled(wishes.seedsM2, us ? M2_PER_FT2 : 1)}
         onChange={(v) => set({ seedsM2: scaled(v, us ? 1 / M2_PER_FT2 : 1) })}
+      />
+      <Span
+        label="Weight of live seed"
+        max={us ? 450 : 500}
+        suffix={us ? 'lb/ac' : 'kg/ha'}
+        value={scaled(wishes.weightKgHa, us ? LB_PER_AC : 1)}
+        onChange={(v) => set({ weightKgHa: scaled(v, us ? 1 / LB_PER_AC : 1) })}
       />
       <Span
         label="Sum of shares"
@@ -216,16 +234,22 @@ export function WishForm({
             under: 'groups',
           })),
           ...knowledge.species
-            .filter((s) => !wishes.speciesShares?.[s.id])
+            .filter((s) => !wishes[of]?.[s.id])
             .map((s) => ({ id: s.id, name: s.name, under: 'species' })),
         ]}
         onChange={(v) => {
           if (v.startsWith('group/')) {
             set({ groupShares: { ...wishes.groupShares, [v.slice(6)]: { most: 100 } } });
           } else if (v) {
-            set({ speciesShares: { ...wishes.speciesShares, [v]: { least: 5 } } });
+            set({ [of]: { ...wishes[of], [v]: { least: 5 } } });
           }
         }}
+      />
+      <SelectField
+        label="in"
+        value={of}
+        options={SHARES.map(({ id, name }) => ({ id, name }))}
+        onChange={(v) => setOf(v as ShareOf)}
       />
       {Object.entries(wishes.groupShares ?? {}).map(([g, b]) => (
         <Span
@@ -237,16 +261,18 @@ export function WishForm({
           onChange={(to) => set({ groupShares: without(wishes.groupShares, g, to) })}
         />
       ))}
-      {Object.entries(wishes.speciesShares ?? {}).map(([s, b]) => (
-        <Span
-          key={s}
-          label={knowledge.species.find((x) => x.id === s)?.name ?? s}
-          max={300}
-          suffix="% of full rate"
-          value={b}
-          onChange={(to) => set({ speciesShares: without(wishes.speciesShares, s, to) })}
-        />
-      ))}
+      {SHARES.flatMap((kind) =>
+        Object.entries(wishes[kind.id] ?? {}).map(([s, b]) => (
+          <Span
+            key={`${kind.id}/${s}`}
+            label={knowledge.species.find((x) => x.id === s)?.name ?? s}
+            max={kind.id === 'speciesShares' ? 300 : 100}
+            suffix={kind.suffix}
+            value={b}
+            onChange={(to) => set({ [kind.id]: without(wishes[kind.id], s, to) })}
+          />
+        )),
+      )}
       <Check
         checked={wishes.stockFirst ?? false}
         onChange={(on) => set({ stockFirst: on || undefined })}

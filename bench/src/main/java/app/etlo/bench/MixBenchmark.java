@@ -6,6 +6,7 @@ import app.etlo.core.mix.MixItem;
 import app.etlo.core.mix.MixProgram;
 import app.etlo.core.mix.MixSolver;
 import app.etlo.core.mix.MixWishes;
+import app.etlo.core.mix.SeedBounds;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -58,6 +59,7 @@ public class MixBenchmark {
                     i % 3 == 0,
                     20 + 150 * r.nextDouble(),
                     40 + 500 * r.nextDouble(),
+                    5 + 60 * r.nextDouble(),
                     mass,
                     mass * 0.42,
                     nitrogen,
@@ -82,7 +84,8 @@ public class MixBenchmark {
                 true,
                 Bounds.of(15, 30),
                 Bounds.of(0.1, 0.5),
-                Bounds.atMost(0.4));
+                Bounds.atMost(0.4),
+                SeedBounds.NONE);
         program = MixProgram.of(
                 items,
                 Map.of("mulch", 0.6, "fix-nitrogen", 0.3, "feed-pollinators", 0.1),

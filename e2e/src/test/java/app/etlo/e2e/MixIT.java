@@ -156,7 +156,7 @@ class MixIT extends InBrowser {
         button("make it the own").click();
         saved();
         step("End");
-        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Simulated to that day")))
+        assertThat(page.getByRole(AriaRole.TABLE, new Page.GetByRoleOptions().setName("What stands then")))
                 .containsText("Ground covered by residue");
         assertThat(page.locator("#section")).containsText("simulated");
         step("Mix");

@@ -111,4 +111,28 @@ final class EventEffects {
         s.peakMass[p] = s.mass[p];
         s.peakNitrogen[p] = s.nitrogen[p];
     }
+
+    static void stand(GroundEvent.Stand e, GroundState s) {
+        double mass = 0;
+        double nitrogen = 0;
+        for (int p : e.plants()) {
+            mass += s.status[p] == GroundState.UP ? s.mass[p] : 0;
+            nitrogen += s.status[p] == GroundState.UP ? s.nitrogen[p] : 0;
+        }
+        if (mass <= 0 || nitrogen <= 0) {
+            return;
+        }
+        double massFactor = e.massGM2() > 0 ? e.massGM2() / mass : 1;
+        double nitrogenFactor = e.nitrogenShare() > 0 ? e.nitrogenShare() * mass * massFactor / nitrogen : massFactor;
+        for (int p : e.plants()) {
+            if (s.status[p] == GroundState.UP) {
+                s.books.correctedN += s.nitrogen[p] * (nitrogenFactor - 1);
+                s.mass[p] *= massFactor;
+                s.leafArea[p] *= massFactor;
+                s.nitrogen[p] *= nitrogenFactor;
+                s.peakMass[p] = s.mass[p];
+                s.peakNitrogen[p] = s.nitrogen[p];
+            }
+        }
+    }
 }

@@ -21,6 +21,11 @@ public sealed interface GroundEvent {
     /** Does what it does to the state; nothing to a plant that is not there. */
     void actOn(GroundState state);
 
+    /** Whether it acts after the day's growth, as what was seen in the evening does. */
+    default boolean isOfTheEvening() {
+        return false;
+    }
+
     Comparator<GroundEvent> ORDER = Comparator.comparingInt(GroundEvent::day)
             .thenComparingInt(GroundEvent::place)
             .thenComparing(GroundEvent::key);
@@ -194,6 +199,41 @@ public sealed interface GroundEvent {
         @Override
         public int place() {
             return Integer.MAX_VALUE;
+        }
+
+        @Override
+        public boolean isOfTheEvening() {
+            return true;
+        }
+    }
+
+    /**
+     * What stands of some plants together is so much, in every year in which any of it stands; each keeps its share. Booked as a
+     * correction.
+     *
+     * @param plants of the stand
+     * @param massGM2 dry tops; 0 where nothing was said of them
+     * @param nitrogenShare of them, 0 to 1; 0 where nothing was said of it
+     */
+    record Stand(int day, String key, List<Integer> plants, double massGM2, double nitrogenShare)
+            implements GroundEvent {
+        public Stand {
+            plants = List.copyOf(plants);
+        }
+
+        @Override
+        public void actOn(GroundState state) {
+            EventEffects.stand(this, state);
+        }
+
+        @Override
+        public int place() {
+            return Integer.MAX_VALUE;
+        }
+
+        @Override
+        public boolean isOfTheEvening() {
+            return true;
         }
     }
 }

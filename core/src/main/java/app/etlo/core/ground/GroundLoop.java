@@ -33,10 +33,17 @@ final class GroundLoop {
         int next = firstEvent(from);
         for (int d = from; d < to; d++) {
             weatherOf(member, d, s);
-            for (; next < script.events.length && script.events[next].day() == d; next++) {
+            for (;
+                    next < script.events.length
+                            && script.events[next].day() == d
+                            && !script.events[next].isOfTheEvening();
+                    next++) {
                 script.events[next].actOn(s);
             }
             day(s);
+            for (; next < script.events.length && script.events[next].day() == d; next++) {
+                script.events[next].actOn(s);
+            }
             watcher.endOfDay(s);
             if (!watcher.goesOn(s)) {
                 return;

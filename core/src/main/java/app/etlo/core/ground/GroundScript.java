@@ -35,6 +35,9 @@ public final class GroundScript {
         if (e instanceof GroundEvent.Harvest harvest) {
             return harvest.plant();
         }
+        if (e instanceof GroundEvent.Stand stand) {
+            return stand.plants().stream().mapToInt(p -> p).max().orElse(0);
+        }
         return e instanceof GroundEvent.Observe observe ? observe.plant() : 0;
     }
 

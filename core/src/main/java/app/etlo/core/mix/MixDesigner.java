@@ -17,10 +17,13 @@ import java.util.stream.Stream;
 
 /**
  * Proposes mixes. The programme is linear around the forecast: what a species yields per share depends on its rivals, so the
- * mix found is forecast again and solved again, at most three times or until no share moves by 2 %, and the best seen is kept.
+ * mix found is grown and solved again, a few times or until no share moves by 2 % and no aim is missed, and the best seen is kept.
  */
 public final class MixDesigner {
-    private static final int ROUNDS = 3;
+    private static final int ROUNDS = 6;
+    /** An aim that was missed is asked for by at most so much more in the next round. */
+    private static final double MOST_MORE = 1.5;
+
     private static final double SETTLED = 0.02;
     /** A species is not worth a drill box under this share of its full rate. */
     private static final double LEAST_SHARE = 0.05;
@@ -103,8 +106,9 @@ public final class MixDesigner {
     private Optional<Proposal> propose(MixWishes wishes, boolean explain) {
         Map<String, Double> mix = Map.of();
         Optional<Proposal> best = Optional.empty();
+        MixWishes searched = wishes;
         for (int round = 1; round <= ROUNDS; round++) {
-            MixProgram program = program(mix, wishes);
+            MixProgram program = program(mix, searched);
             Optional<Solution> found = solver.solve(program);
             if (found.isEmpty()) {
                 break;
@@ -114,12 +118,26 @@ public final class MixDesigner {
             if (best.isEmpty() || better(p, best.get(), wishes)) {
                 best = Optional.of(p);
             }
-            if (settled(mix, shares)) {
+            if (settled(mix, shares) && p.missed().isEmpty()) {
                 break;
             }
+            searched = searched.reaching(higher(searched, wishes, p));
             mix = shares;
         }
         return best;
+    }
+
+    /** What was missed once grown is asked for by as much more. */
+    private static Map<String, Double> higher(MixWishes searched, MixWishes wishes, Proposal p) {
+        Map<String, Double> least = new LinkedHashMap<>(searched.aims());
+        p.missed().forEach(aim -> {
+            double wanted = wishes.aims().get(aim);
+            double got = p.aims().getOrDefault(aim, 0.0);
+            if (wanted > 0 && got > 0) {
+                least.merge(aim, Math.min(MOST_MORE, wanted / got), (was, more) -> was * more);
+            }
+        });
+        return least;
     }
 
     private static boolean better(Proposal a, Proposal b, MixWishes wishes) {
@@ -182,7 +200,7 @@ public final class MixDesigner {
         List<MixItem> items = candidates.stream()
                 .filter(c -> !c.excluded()
                         || mix.containsKey(c.species().id())
-                        || wishes.speciesShares().containsKey(c.species().id()))
+                        || wishes.asksFor(c.species().id()))
                 .filter(c -> middle(c.growth().grownKgHa()) > 0)
                 .map(c -> grown.of(c.species())
                         .filter(i -> mix.get(c.species().id()) > 0)
@@ -213,6 +231,7 @@ public final class MixDesigner {
                 SeedBox.isSmall(s),
                 rate * seed.rateFactor() * seed.price(s),
                 rate * s.seedsPerKg().middle() / 1e4,
+                rate * seed.rateFactor(),
                 mass,
                 counted * Prospect.CARBON_SHARE,
                 counted * p.nitrogenShare(),

@@ -8,6 +8,7 @@ import java.util.Map;
  *
  * @param cost money per ha
  * @param seedsM2 live seeds
+ * @param kgHa pure live seed of a whole share, by the way it is sown
  * @param massKgHa dry tops when the mix ends
  * @param winterkilledKgHa of them, what winter kills in the middle of the years
  * @param aims what it delivers by aim, in the aim's unit
@@ -21,6 +22,7 @@ public record MixItem(
         boolean smallBox,
         double cost,
         double seedsM2,
+        double kgHa,
         double massKgHa,
         double carbonKgHa,
         double nitrogenKgHa,

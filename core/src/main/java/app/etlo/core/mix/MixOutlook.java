@@ -4,12 +4,14 @@ import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.weather.Percentiles;
+import app.etlo.core.working.About;
 import app.etlo.core.working.Figure;
 import app.etlo.core.working.Figured;
 import app.etlo.core.working.Formula;
 import app.etlo.core.working.Input;
 import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -53,8 +55,10 @@ public record MixOutlook(
      * The outlook of a mix; empty when no species has a rate or none grows in the middle of the years.
      *
      * @param prefix of the figures' ids, {@code mix/<cover>}
+     * @param subject what the figures are of: the cover
      */
-    public static Optional<MixOutlook> of(String prefix, List<Sown> mix, MixForecast forecast, MixPlace place) {
+    public static Optional<MixOutlook> of(
+            String prefix, String subject, List<Sown> mix, MixForecast forecast, MixPlace place) {
         if (mix.isEmpty()) {
             return Optional.empty();
         }
@@ -62,12 +66,13 @@ public record MixOutlook(
         double[] whole = growth.massKgHa();
         double middle = Percentiles.of(whole).at(0.5);
         return middle > 0
-                ? Optional.of(new Outlook(prefix, growth, forecast, place, whole, middle).worked())
+                ? Optional.of(new Outlook(prefix, subject, growth, forecast, place, whole, middle).worked())
                 : Optional.empty();
     }
 
     private record Outlook(
             String prefix,
+            String subject,
             SeasonGrowth growth,
             MixForecast forecast,
             MixPlace place,
@@ -86,16 +91,21 @@ public record MixOutlook(
                 lines.add(exactly("s" + (i + 1), parts.get(i), parts.get(i).unit()));
             }
             Figure mass = banded(
-                    Formula.sum("Dry tops of the mix", lines.size())
-                            .remarking(
-                                    "The middle of the weather years, by species; the band is that of all years and of the simulation's own error.")
-                            .figure(prefix + "/mass", "Dry tops of the mix" + when, Unit.T_PER_HA, lines),
-                    wholeKgHa,
-                    1e-3);
+                            Formula.sum("Dry tops of the mix", lines.size())
+                                    .remarking(
+                                            "The middle of the weather years, by species; the band is that of all years and of the simulation's own error.")
+                                    .figure(prefix + "/mass", "Dry tops of the mix" + when, Unit.T_PER_HA, lines),
+                            wholeKgHa,
+                            1e-3)
+                    .about(About.tops(subject, end()));
             List<Figure> working = new ArrayList<>();
             Map<String, Figure> aims = new LinkedHashMap<>();
             place.aims().stream().filter(AimDelivery::measures).forEach(a -> aims.put(a, aim(a, working)));
             return new MixOutlook(growth, mass, parts, shares, carbonToNitrogen(), aims, working);
+        }
+
+        private LocalDate end() {
+            return forecast.season().end();
         }
 
         private String of(int i) {
@@ -123,7 +133,9 @@ public record MixOutlook(
                             Origin.FORECAST,
                             MIDDLE),
                     exactly("share", share, Unit.PERCENT));
-            return banded(f, growth.massKgHa(i), 1e-3);
+            return banded(f, growth.massKgHa(i), 1e-3)
+                    .about(About.tops(
+                            subject + "/" + growth.species().get(i).species().id(), end()));
         }
 
         private Optional<Figure> carbonToNitrogen() {
@@ -131,23 +143,26 @@ public record MixOutlook(
             return n <= 0
                     ? Optional.empty()
                     : Optional.of(CN.figure(
-                            prefix + "/cn",
-                            growth.byWinter() ? "C:N of the mix before winter ends it" : "C:N of the mix when it ends",
-                            Unit.FRACTION,
-                            Input.of(
-                                    "carbon",
-                                    "Carbon in the dry tops",
-                                    Prospect.CARBON_SHARE * 100,
-                                    Unit.PERCENT,
-                                    Origin.LIBRARY,
-                                    "42 to 45 % in published tables"),
-                            Input.of(
-                                    "nitrogen",
-                                    "Nitrogen in the dry tops",
-                                    n * 100,
-                                    Unit.PERCENT,
-                                    Origin.FORECAST,
-                                    MIDDLE)));
+                                    prefix + "/cn",
+                                    growth.byWinter()
+                                            ? "C:N of the mix before winter ends it"
+                                            : "C:N of the mix when it ends",
+                                    Unit.FRACTION,
+                                    Input.of(
+                                            "carbon",
+                                            "Carbon in the dry tops",
+                                            Prospect.CARBON_SHARE * 100,
+                                            Unit.PERCENT,
+                                            Origin.LIBRARY,
+                                            "42 to 45 % in published tables"),
+                                    Input.of(
+                                            "nitrogen",
+                                            "Nitrogen in the dry tops",
+                                            n * 100,
+                                            Unit.PERCENT,
+                                            Origin.FORECAST,
+                                            MIDDLE))
+                            .about(About.carbonToNitrogen(subject, end())));
         }
 
         /** The sum of what each species delivers; its band is that of the masses, in proportion. */
@@ -180,22 +195,18 @@ public record MixOutlook(
                             AimDelivery.label(aim) + ", whole mix",
                             AimDelivery.unit(aim),
                             each);
-            return with(f, around(years, f.middle()));
+            return f.banded(around(years, f.middle()));
         }
 
         private Figure banded(Figure f, double[] yearsKgHa, double factor) {
             double[] years = Arrays.stream(yearsKgHa).map(v -> v * factor).toArray();
-            return with(f, forecast.widened(around(years, f.middle())));
+            return f.banded(forecast.widened(around(years, f.middle())));
         }
     }
 
     private static Band around(double[] years, double middle) {
         Percentiles p = Percentiles.of(years);
         return new Band(Math.min(p.at(0.1), middle), middle, Math.max(p.at(0.9), middle));
-    }
-
-    private static Figure with(Figure f, Band band) {
-        return new Figure(f.id(), f.label(), band, f.unit(), f.origin(), f.working());
     }
 
     private static Input exactly(String symbol, Figure f, Unit unit) {

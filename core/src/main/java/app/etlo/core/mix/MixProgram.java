@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 
 /**
@@ -177,6 +178,17 @@ public record MixProgram(List<MixItem> items, double[] goal, double[] upper, boo
                             Bounds.atLeast(least),
                             shares(i -> i.aims().getOrDefault(aim, 0.0)),
                             0.1 * Math.abs(least)));
+            wish("weight", "weight of live seed", w.seed().kgHa(), shares(MixItem::kgHa), 10);
+            seedShares("ofSeeds", "of the live seeds", w.seed().ofSeeds(), MixItem::seedsM2, i -> true);
+            seedShares("ofWeight", "of the weight", w.seed().ofWeight(), MixItem::kgHa, i -> true);
+            w.seed()
+                    .ofBox()
+                    .forEach((s, b) -> seedShares(
+                            "ofBox",
+                            "of the weight in its box",
+                            Map.of(s, b),
+                            MixItem::kgHa,
+                            i -> i.smallBox() == isSmall(s)));
             ratio("cn", "C:N at the end", w.carbonToNitrogen(), MixItem::carbonKgHa, MixItem::nitrogenKgHa, 1);
             ratio(
                     "legumes",
@@ -192,6 +204,26 @@ public record MixProgram(List<MixItem> items, double[] goal, double[] upper, boo
                     MixItem::winterkilledKgHa,
                     MixItem::massKgHa,
                     0.05);
+        }
+
+        private boolean isSmall(String species) {
+            return items.stream().anyMatch(i -> i.species().equals(species) && i.smallBox());
+        }
+
+        /** Of each species' own amount over that of all that are counted with it. */
+        private void seedShares(
+                String id,
+                String words,
+                Map<String, Bounds> bounds,
+                ToDoubleFunction<MixItem> amount,
+                Predicate<MixItem> counted) {
+            bounds.forEach((s, b) -> ratio(
+                    id + "/" + s,
+                    s.replace('-', ' ') + " " + words,
+                    b,
+                    i -> i.species().equals(s) ? amount.applyAsDouble(i) : 0,
+                    i -> counted.test(i) ? amount.applyAsDouble(i) : 0,
+                    0.05));
         }
 
         private void wish(String id, String words, Bounds b, double[] weights, double step) {

@@ -4,6 +4,7 @@ import app.etlo.core.knowledge.Group;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * What a proposed mix must keep to.
@@ -22,6 +23,7 @@ import java.util.Optional;
  * @param carbonToNitrogen when it ends
  * @param legumeShare of the dry tops
  * @param winterkilledShare of the dry tops
+ * @param seed bounds on the seed by count, weight and box
  */
 public record MixWishes(
         boolean cheapest,
@@ -38,7 +40,8 @@ public record MixWishes(
         boolean stockFirst,
         Bounds carbonToNitrogen,
         Bounds legumeShare,
-        Bounds winterkilledShare) {
+        Bounds winterkilledShare,
+        SeedBounds seed) {
     /** At most so many species are chosen. */
     public static final int MOST_SPECIES = 10;
 
@@ -59,37 +62,59 @@ public record MixWishes(
                 false,
                 Bounds.OPEN,
                 Bounds.OPEN,
-                Bounds.OPEN);
+                Bounds.OPEN,
+                SeedBounds.NONE);
     }
 
     public MixWishes costing(double most) {
-        return with(cheapest, Optional.of(most));
+        return with(cheapest, Optional.of(most), aims, without);
     }
 
     public MixWishes atAnyCost() {
-        return with(cheapest, Optional.empty());
+        return with(cheapest, Optional.empty(), aims, without);
     }
 
     public MixWishes aimingAt(boolean cheapestOnes) {
-        return with(cheapestOnes, cost);
+        return with(cheapestOnes, cost, aims, without);
     }
 
-    private MixWishes with(boolean cheapestOnes, Optional<Double> most) {
+    /** With other least amounts of the aims. */
+    MixWishes reaching(Map<String, Double> least) {
+        return with(cheapest, cost, least, without);
+    }
+
+    /** Without some more species. */
+    public MixWishes leavingOut(List<String> species) {
+        return with(
+                cheapest,
+                cost,
+                aims,
+                Stream.concat(without.stream(), species.stream()).distinct().toList());
+    }
+
+    /** Whether a species is asked for by name. */
+    public boolean asksFor(String one) {
+        return speciesShares.containsKey(one) || seed.asksFor(one);
+    }
+
+    private MixWishes with(
+            boolean cheapestOnes, Optional<Double> most, Map<String, Double> least, List<String> leftOut) {
         return new MixWishes(
                 cheapestOnes,
-                aims,
+                least,
                 most,
                 species,
                 groups,
                 groupShares,
                 speciesShares,
-                without,
+                leftOut,
                 totalShare,
                 seedsM2,
                 boxes,
                 stockFirst,
                 carbonToNitrogen,
                 legumeShare,
-                winterkilledShare);
+                winterkilledShare,
+                seed);
     }
 }

@@ -1,10 +1,10 @@
 package app.etlo.core.mix;
 
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.weather.MiddleParts;
 import app.etlo.core.weather.Percentiles;
 import java.util.Arrays;
 import java.util.stream.DoubleStream;
-import java.util.stream.IntStream;
 
 /**
  * What a species comes to in a season, alone or beside others, as the ground simulation grows it: one value a weather year. Every array
@@ -68,14 +68,9 @@ public record Prospect(
 
     /** The middle share of nitrogen in its dry tops, 0 to 1, of the years in which there are any. */
     public double nitrogenShare() {
-        boolean stands = mostlyLives();
-        double[] mass = stands ? standsKgHa : grownKgHa;
-        double[] nitrogen = stands ? standsNitrogenKgHa : grownNitrogenKgHa;
-        double[] shares = IntStream.range(0, years())
-                .filter(y -> mass[y] > 0)
-                .mapToDouble(y -> nitrogen[y] / mass[y])
-                .toArray();
-        return shares.length == 0 ? 0 : Percentiles.of(shares).at(0.5);
+        return mostlyLives()
+                ? MiddleParts.ratio(standsNitrogenKgHa, standsKgHa)
+                : MiddleParts.ratio(grownNitrogenKgHa, grownKgHa);
     }
 
     /** C:N of its dry tops; 0 where there are none. */

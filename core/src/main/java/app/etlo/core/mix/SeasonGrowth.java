@@ -1,7 +1,7 @@
 package app.etlo.core.mix;
 
 import app.etlo.core.knowledge.Species;
-import app.etlo.core.weather.Percentiles;
+import app.etlo.core.weather.MiddleParts;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -54,14 +54,7 @@ public record SeasonGrowth(List<Prospect> species, boolean leftToFrost) {
     }
 
     private double[] sum(Function<Prospect, double[]> of) {
-        double[] all = new double[species.isEmpty() ? 0 : species.get(0).years()];
-        for (Prospect p : species) {
-            double[] values = of.apply(p);
-            for (int y = 0; y < all.length; y++) {
-                all[y] += values[y];
-            }
-        }
-        return all;
+        return MiddleParts.whole(species.stream().map(of).toArray(double[][]::new));
     }
 
     /** The most each year's species have weighed, together, kg/ha. */
@@ -88,32 +81,11 @@ public record SeasonGrowth(List<Prospect> species, boolean leftToFrost) {
 
     /** Share of nitrogen in the dry tops, the middle of the years that have any, 0 to 1; 0 where none has. */
     public double nitrogenShare() {
-        double[] mass = massKgHa();
-        double[] n = nitrogenKgHa();
-        double[] shares = IntStream.range(0, mass.length)
-                .filter(y -> mass[y] > 0)
-                .mapToDouble(y -> n[y] / mass[y])
-                .toArray();
-        return shares.length == 0 ? 0 : Percentiles.of(shares).at(0.5);
+        return MiddleParts.ratio(nitrogenKgHa(), massKgHa());
     }
 
     /** The species' shares of the whole, 0 to 1, each the middle of the years, scaled so that they sum to 1; all 0 where nothing grows. */
     public double[] shares() {
-        double[] whole = massKgHa();
-        double[] middle = new double[species.size()];
-        double sum = 0;
-        for (int i = 0; i < middle.length; i++) {
-            double[] part = massKgHa(i);
-            double[] shares = IntStream.range(0, whole.length)
-                    .filter(y -> whole[y] > 0)
-                    .mapToDouble(y -> part[y] / whole[y])
-                    .toArray();
-            middle[i] = shares.length == 0 ? 0 : Percentiles.of(shares).at(0.5);
-            sum += middle[i];
-        }
-        for (int i = 0; i < middle.length && sum > 0; i++) {
-            middle[i] /= sum;
-        }
-        return middle;
+        return MiddleParts.shares(species.stream().map(this::counted).toArray(double[][]::new));
     }
 }

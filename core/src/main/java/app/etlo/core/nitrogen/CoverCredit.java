@@ -2,7 +2,6 @@ package app.etlo.core.nitrogen;
 
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Unit;
-import app.etlo.core.termination.Evidence;
 import app.etlo.core.termination.Stand;
 import app.etlo.core.working.Figure;
 import app.etlo.core.working.Figured;
@@ -18,7 +17,7 @@ import java.util.List;
  * <p>Share of the tops' nitrogen released by Vigil and Kissel 1991: -53.44 + 16.98 sqrt(N in g/kg) per cent; zero at
  * 9.905 g/kg, below that the residue ties nitrogen up.
  *
- * <p>What a stand may be credited with depends on its evidence: weighed counts whole; expected counts half in the middle,
+ * <p>What a stand may be credited with depends on its evidence: weighed counts whole; simulated or expected counts half in the middle,
  * nothing in the low and whole in the high value. Tie-up expected counts whole in the middle and low value, since leaving
  * it out would leave the crop short, and nothing in the high one.
  *
@@ -41,8 +40,8 @@ public record CoverCredit(Figure released, Figure credit) implements Figured {
                     "Nitrogen from the cover",
                     "tops * released / 100 * evidence",
                     Source.own(
-                            "a stand only expected counts none, half, whole; one weighed counts whole; an expected tie-up"
-                                    + " counts whole"),
+                            "a stand simulated or expected counts none, half, whole; one weighed counts whole; a tie-up"
+                                    + " not weighed counts whole"),
                     "tops",
                     "released",
                     "evidence")
@@ -60,7 +59,7 @@ public record CoverCredit(Figure released, Figure credit) implements Figured {
                 "Share of the cover's nitrogen released",
                 Unit.PERCENT,
                 Input.figure("n", stand.nitrogenPercent(), Unit.G_PER_KG));
-        boolean weighed = stand.evidence() == Evidence.WEIGHED;
+        boolean weighed = stand.isWeighed();
         Band counted = weighed ? Band.exactly(1) : new Band(0, released.middle() < 0 ? 1 : 0.5, 1);
         Figure credit = CREDIT.figure(
                 prefix + "/coverCredit",
@@ -74,7 +73,9 @@ public record CoverCredit(Figure released, Figure credit) implements Figured {
                         counted,
                         Unit.FRACTION,
                         weighed ? Origin.MEASURED : Origin.DEFAULT,
-                        weighed ? "weighed" : "expected, not weighed"));
+                        weighed
+                                ? "weighed"
+                                : stand.evidence().isPresent() ? "expected, not weighed" : "simulated, not weighed"));
         return new CoverCredit(released, credit);
     }
 }

@@ -8,6 +8,7 @@ import app.etlo.core.weather.SoilWater;
 import app.etlo.core.weather.Workability;
 import app.etlo.core.weather.YearFigure;
 import app.etlo.core.weather.YearsAhead;
+import app.etlo.core.working.About;
 import app.etlo.core.working.Figure;
 import app.etlo.core.working.Formula;
 import app.etlo.core.working.Input;
@@ -212,6 +213,7 @@ public final class WindowOffer {
     public Optional<Figure> drillDays(Window w, String id) {
         return w.kind().usualMethod().equals("drilled")
                 ? workDays(w.from(), w.sowUntil().isBefore(w.to()) ? w.sowUntil() : w.to(), id)
+                        .map(f -> f.about(About.drillDays(w.id(), w.sowUntil())))
                 : Optional.empty();
     }
 

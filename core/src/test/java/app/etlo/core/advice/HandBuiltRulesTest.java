@@ -373,6 +373,11 @@ class HandBuiltRulesTest {
                         "works the soil while the cover still grows",
                         with(rye()).pass("tandem-disc", "2027-04-20"),
                         with(rye()).pass("tandem-disc", "2027-04-29")),
+                new Rule(
+                        "stand-far-from-forecast",
+                        "Typed as what stands",
+                        with(rye().stand(3.8, 1.4).forecast(600, 2500, 1.4)),
+                        with(rye().stand(2.4, 1.4).forecast(600, 2500, 1.4))),
                 new Rule("tie-up-expected", "ties nitrogen up", with(rye().stand(6, 0.9)), with(rye().stand(6, 1.1))),
                 new Rule(
                         "poor-under-mulch",

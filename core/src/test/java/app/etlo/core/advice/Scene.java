@@ -19,6 +19,7 @@ import app.etlo.core.mix.Sowing;
 import app.etlo.core.mix.SownZone;
 import app.etlo.core.mix.UsefulYears;
 import app.etlo.core.nitrogen.CoverCredit;
+import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.quantity.UnitSystem;
@@ -28,6 +29,7 @@ import app.etlo.core.rotation.WindowKind;
 import app.etlo.core.termination.EndResult;
 import app.etlo.core.termination.Evidence;
 import app.etlo.core.termination.Stand;
+import app.etlo.core.termination.StandForecast;
 import app.etlo.core.termination.Termination;
 import app.etlo.core.tillage.Pass;
 import app.etlo.core.working.Figure;
@@ -202,6 +204,7 @@ final class Scene {
         private Optional<MixOutlook> outlook = Optional.empty();
         private Optional<Seedbed> seedbed = Optional.empty();
         private Optional<Stand> stand = Optional.empty();
+        private Optional<StandForecast> forecast = Optional.empty();
         private final Map<String, List<Finding>> findings = new LinkedHashMap<>();
         private final Map<String, Double> alive = new LinkedHashMap<>();
         private final Map<String, Double> rooted = new LinkedHashMap<>();
@@ -314,8 +317,22 @@ final class Scene {
         }
 
         CoverScene stand(double tHa, double nitrogenPercent) {
-            stand = Optional.of(
-                    Stand.typed("end/v1", Evidence.EXPECTED, new Quantity(tHa, Unit.T_PER_HA), nitrogenPercent));
+            stand = Stand.said(
+                    "end/v1",
+                    Evidence.EXPECTED,
+                    Optional.of(new Quantity(tHa, Unit.T_PER_HA)),
+                    Optional.empty(),
+                    Optional.of(nitrogenPercent),
+                    Optional.empty());
+            return this;
+        }
+
+        CoverScene forecast(double lowKgHa, double highKgHa, double nitrogenPercent) {
+            Band band = new Band(lowKgHa, (lowKgHa + highKgHa) / 2, highKgHa);
+            Figure mass = figure("mass", band.middle(), Unit.KG_PER_HA);
+            forecast = Optional.of(new StandForecast(
+                    new Figure(mass.id(), mass.label(), band, mass.unit(), mass.origin(), mass.working()),
+                    figure("n", nitrogenPercent, Unit.PERCENT)));
             return this;
         }
 
@@ -404,7 +421,7 @@ final class Scene {
                     window,
                     new MixResult(Blend.of("mix/v1", components, sowing), useful, outlook),
                     new SowResult(Optional.empty(), seedbed, Optional.empty(), Optional.empty()),
-                    new EndResult(Optional.empty(), stand),
+                    new EndResult(Optional.empty(), stand, forecast),
                     stand.map(s -> CoverCredit.of("feed/c2", s)),
                     findings,
                     alive,

@@ -53,6 +53,7 @@ class MixSolverTest {
                     i % 3 == 0,
                     20 + 150 * r.nextDouble(),
                     40 + 500 * r.nextDouble(),
+                    5 + 60 * r.nextDouble(),
                     mass,
                     mass * 0.42,
                     nitrogen,
@@ -92,7 +93,8 @@ class MixSolverTest {
                 stock,
                 cn,
                 legumes,
-                killed);
+                killed,
+                SeedBounds.NONE);
     }
 
     private record Model(String name, MixProgram program) {
@@ -114,7 +116,20 @@ class MixSolverTest {
         MixItem one = items(1, 5).get(0);
         for (int i = 0; i < 12; i++) {
             same.add(new MixItem(
-                    "twin-" + i, one.group(), false, 50, 200, 4000, 1700, 60, 0, Map.of("mulch", 4.0), 0.05, 0.4, 0));
+                    "twin-" + i,
+                    one.group(),
+                    false,
+                    50,
+                    200,
+                    40,
+                    4000,
+                    1700,
+                    60,
+                    0,
+                    Map.of("mulch", 4.0),
+                    0.05,
+                    0.4,
+                    0));
         }
         List<MixItem> idle = items(10, 6).stream()
                 .map(i -> new MixItem(
@@ -123,6 +138,7 @@ class MixSolverTest {
                         i.smallBox(),
                         0,
                         i.seedsM2(),
+                        i.kgHa(),
                         i.massKgHa(),
                         i.carbonKgHa(),
                         i.nitrogenKgHa(),
@@ -270,12 +286,56 @@ class MixSolverTest {
         assertThat(ours.isPresent()).isEqualTo(theirs.isPresent());
         assertThat(ours.isEmpty()).isEqualTo(model.name().startsWith("infeasible"));
         ours.ifPresent(s -> {
-            assertThat(s.proved()).isTrue();
             assertThat(s.goal()).isCloseTo(theirs.orElseThrow(), within(1e-5 * Math.max(1, Math.abs(theirs.get()))));
             for (Row r : model.program().rows()) {
                 assertThat(r.at(s.columns())).isBetween(r.least() - 1e-6, r.most() + 1e-6);
             }
         });
+    }
+
+    /** Of many like them: one search alone misses the best of about one in twenty-five. */
+    @Test
+    void serves_as_well_as_glpk_on_many() throws Exception {
+        Bounds open = Bounds.OPEN;
+        int proved = 0;
+        for (int seed = 100; seed < 130; seed++) {
+            boolean odd = seed % 2 == 1;
+            for (MixWishes w : List.of(
+                    wishes(
+                            true,
+                            Map.of("fix-nitrogen", 30.0, "mulch", 1.5),
+                            null,
+                            Bounds.of(2, 7),
+                            Map.of(),
+                            2,
+                            odd,
+                            open,
+                            open,
+                            open,
+                            open),
+                    wishes(
+                            false,
+                            Map.of(),
+                            60.0,
+                            Bounds.of(2, 7),
+                            Map.of(Group.COOL_GRASS, 1),
+                            odd ? 1 : 2,
+                            true,
+                            open,
+                            open,
+                            open,
+                            open))) {
+                MixProgram p = MixProgram.of(items(20, seed), WEIGHTS, SCALE, w);
+                double theirs = glpk(p).orElseThrow();
+                MixSolver.Solution ours = new MixSolver().solve(p).orElseThrow();
+                assertThat(ours.goal())
+                        .as("seed " + seed)
+                        .isCloseTo(theirs, within(1e-5 * Math.max(1, Math.abs(theirs))));
+                proved += ours.proved() ? 1 : 0;
+            }
+        }
+        // where only one search finds the best it is not called proved
+        assertThat(proved).isGreaterThanOrEqualTo(55);
     }
 
     @Test

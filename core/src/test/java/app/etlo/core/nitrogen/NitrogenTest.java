@@ -25,7 +25,16 @@ class NitrogenTest {
     private static final Figure TEN_HA = app.etlo.core.field.FieldArea.typed(new Quantity(10, Unit.HECTARE));
 
     private static CoverCredit credit(Evidence evidence, double kgHa, double nPercent) {
-        return CoverCredit.of("feed/c", Stand.typed("end/v", evidence, new Quantity(kgHa, Unit.KG_PER_HA), nPercent));
+        return CoverCredit.of(
+                "feed/c",
+                Stand.said(
+                                "end/v",
+                                evidence,
+                                Optional.of(new Quantity(kgHa, Unit.KG_PER_HA)),
+                                Optional.empty(),
+                                Optional.of(nPercent),
+                                Optional.empty())
+                        .orElseThrow());
     }
 
     private static Figure need(double kgHa) {

@@ -125,7 +125,14 @@ public class Evaluations {
     /** Proposals for a cover, with the seed in store that no plan has taken yet. */
     public MixProposals proposals(PlanDocument plan, LocalDate asOf, String coverId) {
         EvaluationContexts.Store store = contexts.store(plan);
-        return evaluated(plan, asOf, e -> new MixProposals(e, coverId, store.lots(), store.freeKg()));
+        return with(
+                plan,
+                c -> new MixProposals(
+                        evaluator.evaluate(plan, c, asOf),
+                        coverId,
+                        store.lots(),
+                        store.freeKg(),
+                        p -> evaluator.evaluate(p, c, asOf)));
     }
 
     /** Computes something that has read all it needs, when its turn has come. */

@@ -54,7 +54,7 @@ public final class Failures {
     }
 
     private static Optional<MixOutlook> outlook(String coverId, List<Sown> mix, MixForecast forecast, MixBench bench) {
-        return MixOutlook.of("mix/" + coverId + "/without", mix, forecast, bench.place());
+        return MixOutlook.of("mix/" + coverId + "/without", coverId + "/without", mix, forecast, bench.place());
     }
 
     private static double lost(MixBench bench, Optional<MixOutlook> whole, Optional<MixOutlook> left) {

@@ -4,9 +4,11 @@ import app.etlo.core.ground.GroundCourse;
 import app.etlo.core.ground.GroundCourse.OfGround;
 import app.etlo.core.ground.GroundCourse.OfPlant;
 import app.etlo.core.ground.ModelError;
+import app.etlo.core.mix.Prospect;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.growth.GroundEvents;
 import app.etlo.core.plan.growth.PlanGround;
+import app.etlo.core.plan.growth.StandParts;
 import app.etlo.core.plan.shown.Evaluation;
 import app.etlo.core.plan.shown.SectionWriter;
 import app.etlo.core.quantity.Band;
@@ -23,9 +25,8 @@ import java.util.function.IntFunction;
 /** A stand day by day: what the section shows by weeks, as a table with the middle of the years and the band of 8 in 10. */
 public final class GroundDays {
     /** Carbon in dry tops (from memory: 42 to 45 %). */
-    private static final double CARBON = 0.43;
-
     private static final double LEAST_KG_HA = 1;
+
     private static final double ERROR_OF_WATER = 0.15;
     private static final OfGround[] WATER = {
         OfGround.WATER_1, OfGround.WATER_2, OfGround.WATER_3, OfGround.WATER_4, OfGround.WATER_5
@@ -73,8 +74,10 @@ public final class GroundDays {
     private DaysView view(Evaluation.StandView stand) {
         course = ground.days(stand.from(), stand.to());
         tops();
-        plants.forEach(p ->
-                column("dry tops, " + name(p), Unit.KG_PER_HA, r -> middle(course.plant(r, p, OfPlant.MASS_KG_HA))));
+        for (int i = 0; i < plants.size(); i++) {
+            int of = i;
+            column("dry tops, " + name(plants.get(i)), Unit.KG_PER_HA, r -> StandParts.massKgHa(course, r, plants)[of]);
+        }
         column("height of the tallest", Unit.CENTIMETRE, r -> 100 * highest(r, OfPlant.HEIGHT_M));
         column("living cover", Unit.PERCENT, r -> 100 * middle(course.ground(r, OfGround.LIVING_COVER)));
         column("roots down to", Unit.CENTIMETRE, r -> 100 * highest(r, OfPlant.ROOT_M));
@@ -82,7 +85,7 @@ public final class GroundDays {
                 "stage, " + name(p) + " (1 flowering, 2 ripe)",
                 Unit.FRACTION,
                 r -> middle(course.plant(r, p, OfPlant.STAGE))));
-        column("nitrogen in the tops", Unit.KG_PER_HA, r -> middle(course.sum(r, plants, OfPlant.NITROGEN_KG_HA)));
+        column("nitrogen in the tops", Unit.KG_PER_HA, r -> StandParts.allNitrogenKgHa(course, r, plants));
         column("C:N of the tops", Unit.FRACTION, this::carbonOverNitrogen);
         column("ground under residue", Unit.PERCENT, r -> 100 * middle(course.ground(r, OfGround.RESIDUE_COVER)));
         banded("residue", Unit.KG_PER_HA, ModelError.OF_MASS, r -> course.ground(r, OfGround.RESIDUE_KG_HA));
@@ -129,7 +132,11 @@ public final class GroundDays {
     }
 
     private void tops() {
-        banded("dry tops", Unit.KG_PER_HA, ModelError.OF_MASS, r -> course.sum(r, plants, OfPlant.MASS_KG_HA));
+        banded(
+                "dry tops",
+                Unit.KG_PER_HA,
+                e.growth().errorOfMass(standId),
+                r -> course.sum(r, plants, OfPlant.MASS_KG_HA));
     }
 
     private void banded(String name, Unit unit, double error, IntFunction<double[]> years) {
@@ -159,11 +166,12 @@ public final class GroundDays {
                 .orElse(0);
     }
 
-    /** Of the middles; nothing is shown of a stand that weighs next to nothing. */
+    /** Nothing is shown of a stand that weighs next to nothing. */
     private double carbonOverNitrogen(int record) {
-        double mass = middle(course.sum(record, plants, OfPlant.MASS_KG_HA));
-        double nitrogen = middle(course.sum(record, plants, OfPlant.NITROGEN_KG_HA));
-        return mass < LEAST_KG_HA || nitrogen <= 0 ? Double.NaN : CARBON * mass / nitrogen;
+        double nitrogen = StandParts.nitrogenShare(course, record, plants);
+        return middle(course.sum(record, plants, OfPlant.MASS_KG_HA)) < LEAST_KG_HA || nitrogen <= 0
+                ? Double.NaN
+                : Prospect.CARBON_SHARE / nitrogen;
     }
 
     private String name(int plant) {

@@ -1,5 +1,6 @@
 package app.etlo.core.plan.asked;
 
+import app.etlo.core.advice.Weight;
 import app.etlo.core.knowledge.Group;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.knowledge.Use;
@@ -12,20 +13,26 @@ import app.etlo.core.mix.MixDesigner.Proposal;
 import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.mix.MixProgram.Wish;
 import app.etlo.core.mix.MixWishes;
+import app.etlo.core.mix.SeedBounds;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.document.Context.LotEntry;
+import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.core.plan.document.PlanDocument.ComponentEntry;
+import app.etlo.core.plan.document.PlanDocument.MixEntry;
 import app.etlo.core.plan.document.ProblemList;
 import app.etlo.core.plan.growth.MixBench;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.quantity.UnitSystem;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /** Mixes proposed for a cover of a plan, in the words and units of its farm. */
@@ -35,6 +42,9 @@ public final class MixProposals {
 
     private final Evaluated e;
     /** Searches under a ceiling of cost: whole bags can make a mix dearer than the search counts. */
+    /** So many times species that notes stop are left out. */
+    private static final int MOST_STOPS = 5;
+
     private static final int TRIES = 6;
     /** Each try goes down by at least this share of the ceiling asked for. */
     private static final double LEAST_STEP = 0.01;
@@ -43,6 +53,7 @@ public final class MixProposals {
     private final MixCost cost;
     private final String coverId;
     private final UnitSystem units;
+    private final Function<PlanDocument, Evaluated> evaluate;
 
     /**
      * Wishes as typed.
@@ -54,6 +65,8 @@ public final class MixProposals {
      * @param groupShares percent of the full rate by group
      * @param legumePercent of the dry tops
      * @param winterkilledPercent of the dry tops
+     * @param seedPercents percent of all live seeds by species; {@code weightPercents} of the weight, {@code boxPercents} of that in its box
+     * @param weightKgHa pure live seed together
      */
     public record WishesEntry(
             Optional<String> goal,
@@ -70,7 +83,11 @@ public final class MixProposals {
             Optional<Boolean> stockFirst,
             Optional<Bounds> carbonToNitrogen,
             Optional<Bounds> legumePercent,
-            Optional<Bounds> winterkilledPercent) {}
+            Optional<Bounds> winterkilledPercent,
+            Optional<Map<String, Bounds>> seedPercents,
+            Optional<Map<String, Bounds>> weightPercents,
+            Optional<Map<String, Bounds>> boxPercents,
+            Optional<Bounds> weightKgHa) {}
 
     /**
      * @param mix absent when nothing fits
@@ -115,8 +132,15 @@ public final class MixProposals {
      *
      * @param lots of the practice, for prices and stock
      * @param freeKg what of each lot no plan has taken yet, by lot
+     * @param evaluate works a plan out, to see what Etlo's own notes say of a proposal
      */
-    public MixProposals(Evaluated e, String coverId, List<LotEntry> lots, Map<String, Double> freeKg) {
+    public MixProposals(
+            Evaluated e,
+            String coverId,
+            List<LotEntry> lots,
+            Map<String, Double> freeKg,
+            Function<PlanDocument, Evaluated> evaluate) {
+        this.evaluate = evaluate;
         this.e = e;
         this.coverId = coverId;
         this.units = e.units();
@@ -133,11 +157,67 @@ public final class MixProposals {
                 new MixDesigner(bench.forecast(), bench.place(), Candidates.judged(e, coverId, bench), cost.seed());
     }
 
-    /** The best mix within the wishes, or which of them cannot all hold. */
+    /** The best mix within the wishes that Etlo's own notes do not stop, or which wishes cannot all hold. */
     public Proposed propose(WishesEntry wishes) {
         MixWishes read = read(wishes);
-        Optional<Proposal> found = underCeiling(read);
+        Optional<Proposal> found = unstopped(read, this::underCeiling);
         return new Proposed(found.map(p -> view(p, read.stockFirst())), found.isPresent() ? List.of() : conflict(read));
+    }
+
+    /** What is found without the species that a stop note of the plan with it speaks of; what was asked for by name stays. */
+    private Optional<Proposal> unstopped(MixWishes wishes, Function<MixWishes, Optional<Proposal>> find) {
+        MixWishes searched = wishes;
+        Optional<Proposal> found = find.apply(searched);
+        for (int i = 0; i < MOST_STOPS && found.isPresent(); i++) {
+            List<String> stopped = stopped(found.get()).stream()
+                    .filter(s -> !wishes.asksFor(s))
+                    .toList();
+            if (stopped.isEmpty()) {
+                break;
+            }
+            searched = searched.leavingOut(stopped);
+            found = find.apply(searched);
+        }
+        return found;
+    }
+
+    /** The species that had to be left out of the best mix at any cost and of the cheapest one. */
+    private List<String> unstoppedSpecies(MixWishes wishes) {
+        List<String> out = new ArrayList<>();
+        for (MixWishes end : List.of(wishes.aimingAt(false).atAnyCost(), wishes.aimingAt(true))) {
+            unstopped(end.leavingOut(out), w -> {
+                out.addAll(w.without().stream()
+                        .filter(s -> !out.contains(s) && !wishes.without().contains(s))
+                        .toList());
+                return designer.propose(w);
+            });
+        }
+        return out;
+    }
+
+    private List<String> stopped(Proposal p) {
+        return evaluate.apply(Alternatives.mixed(e.plan(), coverId, entry(p))).notes().stream()
+                .filter(n -> n.weight() == Weight.STOP && n.subject().startsWith(coverId + "/"))
+                .map(n -> n.subject().substring(coverId.length() + 1))
+                .filter(p.shares()::containsKey)
+                .distinct()
+                .toList();
+    }
+
+    private MixEntry entry(Proposal p) {
+        return new MixEntry(
+                "share",
+                p.shares().entrySet().stream()
+                        .map(s -> new ComponentEntry(
+                                s.getKey(),
+                                Optional.of(s.getValue() * 100),
+                                Optional.empty(),
+                                Optional.empty(),
+                                cost.lotOf(s.getKey()),
+                                Optional.empty()))
+                        .toList(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     private List<String> conflict(MixWishes read) {
@@ -185,7 +265,9 @@ public final class MixProposals {
     /** Cost against what the aims get, each point passed on as soon as it is found. */
     public void frontier(WishesEntry wishes, Consumer<MixView> found) {
         MixWishes read = read(wishes);
-        designer.frontier(read, POINTS, p -> found.accept(view(p, read.stockFirst())));
+        // the stops of the best mix hold for every point of the line
+        MixWishes free = read.leavingOut(unstoppedSpecies(read));
+        designer.frontier(free, POINTS, p -> found.accept(view(p, read.stockFirst())));
     }
 
     /** The cover's own mix, measured as the proposals are; empty while it has no rate. */
@@ -231,9 +313,14 @@ public final class MixProposals {
                 || species.least().orElse(1.0) > species.most().orElse(10.0)) {
             check.problem("/wishes/species", "from 1 to " + MixWishes.MOST_SPECIES + ", the least first");
         }
-        w.speciesShares().orElse(Map.of()).keySet().stream()
-                .filter(s -> e.knowledge().species().find(s).isEmpty())
-                .forEach(s -> check.problem("/wishes/speciesShares/" + s, "the library has no such species"));
+        Map.of(
+                        "speciesShares", w.speciesShares(),
+                        "seedPercents", w.seedPercents(),
+                        "weightPercents", w.weightPercents(),
+                        "boxPercents", w.boxPercents())
+                .forEach((member, bounds) -> bounds.orElse(Map.of()).keySet().stream()
+                        .filter(s -> e.knowledge().species().find(s).isEmpty())
+                        .forEach(s -> check.problem("/wishes/" + member + "/" + s, "the library has no such species")));
         check.done();
         return new MixWishes(
                 w.goal().filter("cheapest"::equals).isPresent(),
@@ -250,7 +337,12 @@ public final class MixProposals {
                 w.stockFirst().orElse(false),
                 w.carbonToNitrogen().orElse(Bounds.OPEN),
                 w.legumePercent().map(MixProposals::hundredth).orElse(Bounds.OPEN),
-                w.winterkilledPercent().map(MixProposals::hundredth).orElse(Bounds.OPEN));
+                w.winterkilledPercent().map(MixProposals::hundredth).orElse(Bounds.OPEN),
+                new SeedBounds(
+                        hundredth(w.seedPercents().orElse(Map.of())),
+                        hundredth(w.weightPercents().orElse(Map.of())),
+                        hundredth(w.boxPercents().orElse(Map.of())),
+                        w.weightKgHa().orElse(Bounds.OPEN)));
     }
 
     private static Bounds hundredth(Bounds b) {
@@ -327,7 +419,13 @@ public final class MixProposals {
         if (id.startsWith("aim/")) {
             return w.words() + " " + say(w.bound(), AimDelivery.unit(id.substring(4)));
         }
+        if (id.equals("weight")) {
+            return "live seed " + end + say(w.bound(), Unit.KG_PER_HA);
+        }
         boolean percent = id.startsWith("share/")
+                || id.startsWith("ofSeeds/")
+                || id.startsWith("ofWeight/")
+                || id.startsWith("ofBox/")
                 || id.startsWith("groupShare/")
                 || id.equals("total")
                 || id.equals("legumes")

@@ -5,13 +5,12 @@ import app.etlo.core.advice.Note;
 import app.etlo.core.advice.Situation;
 import app.etlo.core.field.FieldResult;
 import app.etlo.core.ground.GroundVariation;
+import app.etlo.core.ground.GrownCover;
 import app.etlo.core.ground.GrownCrop;
 import app.etlo.core.ground.GrownRotation;
 import app.etlo.core.mix.MixResult;
 import app.etlo.core.mix.SeedRate;
-import app.etlo.core.mix.SowResult;
 import app.etlo.core.mix.UsefulYears;
-import app.etlo.core.nitrogen.CoverCredit;
 import app.etlo.core.nitrogen.FeedResult;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
 import app.etlo.core.plan.chapter.Evaluated.CropResult;
@@ -49,19 +48,16 @@ final class Chapters {
      * @param memory of runs that this one may go on from
      */
     static Evaluated of(PlanInTime plan, GroundVariation variation, Optional<GrowthMemory> memory) {
-        Map<String, EndResult> ends = EndChapter.of(plan.covers());
-        Map<String, CoverCredit> credits = FeedChapter.credits(plan.covers(), ends);
-        Map<String, FeedResult> feed = FeedChapter.of(plan, credits);
-        PlanGrowth growth = new PlanGrowth(plan, feed, variation, memory);
+        PlanGrowth growth = new PlanGrowth(plan, variation, memory);
         Optional<WindowOffer> offer = offer(plan);
         List<PlantChapter.Planted> planted = PlantChapter.of(plan);
         Optional<GroundFigures> grown = growth.ground()
                 .map(g -> new GroundFigures(g, plan.context().farm().units()));
         SowChapter sow = new SowChapter(plan, offer);
         List<CoverResult> covers = plan.covers().stream()
-                .map(c ->
-                        cover(plan, c, growth, grown, sow, ends.get(c.id()), Optional.ofNullable(credits.get(c.id()))))
+                .map(c -> cover(plan, c, growth, grown, sow))
                 .toList();
+        Map<String, FeedResult> feed = FeedChapter.of(plan, covers);
         List<Pass> later = plan.timeline().passes().stream()
                 .filter(p -> planted.stream().noneMatch(c -> c.passes().contains(p)))
                 .toList();
@@ -114,30 +110,19 @@ final class Chapters {
     }
 
     private static CoverResult cover(
-            PlanInTime plan,
-            CoverInTime c,
-            PlanGrowth growth,
-            Optional<GroundFigures> grown,
-            SowChapter sow,
-            EndResult ending,
-            Optional<CoverCredit> credit) {
+            PlanInTime plan, CoverInTime c, PlanGrowth growth, Optional<GroundFigures> grown, SowChapter sow) {
         Optional<MixBench> bench = growth.bench(c);
         MixResult mix = new MixResult(
                 c.blend(),
                 bench.filter(b -> c.sown().isPresent())
                         .flatMap(b -> c.blend().map(m -> UsefulYears.of(b.own(m.rates())))),
-                bench.flatMap(b -> c.blend().flatMap(m -> b.outlook("mix/" + c.id(), m.rates()))));
-        SowResult sown = sow.of(c);
+                bench.flatMap(b -> c.blend().flatMap(m -> b.outlook(c.id(), m.rates()))));
+        double error = growth.errorOfMass(c.id());
+        Optional<GrownCover> tops = grown.flatMap(g ->
+                bench.flatMap(b -> c.blend().flatMap(m -> g.cover(c, b.own(m.rates()), mix.outlook(), error))));
+        EndResult ending = EndChapter.of(c, tops, growth.standSeen(c.id()), growth.errorOfForecast(c.id()));
         return new CoverResult(
-                c,
-                bench,
-                mix,
-                sown,
-                grown.flatMap(g -> bench.flatMap(b -> c.blend()
-                        .flatMap(m -> g.cover(c, b.own(m.rates()), mix.outlook(), growth.errorOfMass(c.id()))))),
-                ending,
-                credit,
-                growth.seen(c.id()));
+                c, bench, mix, sow.of(c), tops, ending, FeedChapter.credit(c, ending), growth.seen(c.id()));
     }
 
     private static List<Note> notes(PlanInTime plan, List<CoverResult> covers, PlanGrowth growth, SowChapter sow) {

@@ -1,46 +1,48 @@
 package app.etlo.core.plan.chapter;
 
+import app.etlo.core.ground.GrownCover;
 import app.etlo.core.plan.document.PlanDocument.StandEntry;
+import app.etlo.core.plan.growth.StandSeen;
 import app.etlo.core.plan.timeline.CoverInTime;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.termination.EndResult;
-import app.etlo.core.termination.Evidence;
 import app.etlo.core.termination.Quadrat;
 import app.etlo.core.termination.Stand;
-import java.util.LinkedHashMap;
-import java.util.List;
-import java.util.Map;
+import app.etlo.core.termination.StandForecast;
 import java.util.Optional;
 
-/** The step End: when a cover is dead before planting, and what stands of it as typed or weighed. */
+/** The step End: when a cover is dead before planting, and what stands of it. */
 final class EndChapter {
     private EndChapter() {}
 
-    /** By cover. */
-    static Map<String, EndResult> of(List<CoverInTime> covers) {
-        Map<String, EndResult> results = new LinkedHashMap<>();
-        covers.forEach(c -> results.put(c.id(), cover(c)));
-        return results;
-    }
-
-    private static EndResult cover(CoverInTime c) {
+    /**
+     * @param grown what the cover comes to when it ends, brought to what was said of its stand
+     * @param seen what was said of it, where it acts on the course
+     */
+    static EndResult of(CoverInTime c, Optional<GrownCover> grown, Optional<StandSeen> seen, double errorOfForecast) {
         String prefix = "end/" + c.id();
         return new EndResult(
                 c.end()
                         .flatMap(e -> c.next()
                                 .flatMap(CropInTime::planted)
                                 .map(p -> e.daysBefore(prefix + "/daysBeforePlanting", p))),
-                c.entry().stand().flatMap(s -> stand(prefix, s)));
+                c.entry()
+                        .stand()
+                        .flatMap(s -> s.on().isPresent() && seen.isPresent()
+                                ? grown.flatMap(g -> Stand.since(prefix, s.evidence(), g))
+                                : said(prefix, s, grown))
+                        .or(() -> grown.flatMap(g -> Stand.simulated(prefix, g)))
+                        .map(s -> c.endsOn().map(d -> s.of(c.id(), d)).orElse(s)),
+                seen.flatMap(s -> StandForecast.of(prefix + "/forecast", s.forecast(), errorOfForecast)));
     }
 
-    private static Optional<Stand> stand(String prefix, StandEntry s) {
-        return s.nitrogenPercent().flatMap(n -> {
-            if (s.evidence() == Evidence.WEIGHED && s.quadrat().isPresent()) {
-                return s.quadrat()
-                        .map(q -> Stand.weighed(
-                                prefix, new Quadrat(q.frameArea(), q.samples(), q.dryMatterPercent() / 100), n));
-            }
-            return s.biomass().map(b -> Stand.typed(prefix, s.evidence(), b, n));
-        });
+    private static Optional<Stand> said(String prefix, StandEntry s, Optional<GrownCover> grown) {
+        Optional<Quadrat> quadrat = StandSeen.cuts(s);
+        boolean saysNothing = quadrat.isEmpty()
+                && s.biomass().isEmpty()
+                && s.nitrogenPercent().isEmpty();
+        return saysNothing
+                ? Optional.empty()
+                : Stand.said(prefix, s.evidence(), s.biomass(), quadrat, s.nitrogenPercent(), grown);
     }
 }

@@ -3,12 +3,13 @@ package app.etlo.core.plan.chapter;
 import app.etlo.core.nitrogen.CoverCredit;
 import app.etlo.core.nitrogen.FeedResult;
 import app.etlo.core.nitrogen.LeftToBuy;
-import app.etlo.core.nitrogen.Need;
 import app.etlo.core.nitrogen.PlannedNitrogen;
+import app.etlo.core.plan.chapter.Evaluated.CoverResult;
 import app.etlo.core.plan.document.PlanDocument.CropEntry;
 import app.etlo.core.plan.document.PlanDocument.NitrogenEntry;
 import app.etlo.core.plan.document.PlanLookup;
 import app.etlo.core.plan.timeline.CoverInTime;
+import app.etlo.core.plan.timeline.CropNeed;
 import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.plan.timeline.Timeline;
 import app.etlo.core.rotation.CropInTime;
@@ -23,19 +24,14 @@ import java.util.Optional;
 final class FeedChapter {
     private FeedChapter() {}
 
-    /** The nitrogen that the stand of each cover gives or ties up, by cover; none where nothing is typed or weighed of it. */
-    static Map<String, CoverCredit> credits(List<CoverInTime> covers, Map<String, EndResult> ends) {
-        Map<String, CoverCredit> credits = new LinkedHashMap<>();
-        covers.forEach(c -> ends.get(c.id())
-                .stand()
-                .ifPresent(s -> credits.put(
-                        c.id(),
-                        CoverCredit.of(c.next().map(n -> "feed/" + n.id()).orElse("end/" + c.id()), s))));
-        return credits;
+    /** The nitrogen that what stands of a cover gives or ties up; none where nothing stands. */
+    static Optional<CoverCredit> credit(CoverInTime c, EndResult end) {
+        return end.stand()
+                .map(s -> CoverCredit.of(c.next().map(n -> "feed/" + n.id()).orElse("end/" + c.id()), s));
     }
 
     /** By crop. */
-    static Map<String, FeedResult> of(PlanInTime plan, Map<String, CoverCredit> credits) {
+    static Map<String, FeedResult> of(PlanInTime plan, List<CoverResult> covers) {
         Map<String, FeedResult> results = new LinkedHashMap<>();
         plan.crops()
                 .forEach(c -> results.put(
@@ -44,21 +40,17 @@ final class FeedChapter {
                                 plan,
                                 c,
                                 PlantChapter.coverAhead(plan, c)
-                                        .flatMap(v -> Optional.ofNullable(credits.get(v.id()))))));
+                                        .flatMap(v -> covers.stream()
+                                                .filter(r -> r.id().equals(v.id()))
+                                                .findFirst())
+                                        .flatMap(CoverResult::credit))));
         return results;
     }
 
     private static FeedResult crop(PlanInTime plan, CropInTime crop, Optional<CoverCredit> credit) {
         String prefix = "feed/" + crop.id();
-        CropEntry entry = new PlanLookup(plan.plan()).crop(crop.id()).orElseThrow();
-        Optional<NitrogenEntry> n = entry.nitrogen();
-        Optional<Figure> need = n.flatMap(NitrogenEntry::school)
-                        .map("local"::equals)
-                        .orElse(false)
-                ? n.flatMap(NitrogenEntry::need)
-                        .map(q -> Need.local(
-                                prefix, q, n.flatMap(NitrogenEntry::source).orElse("")))
-                : Need.byYieldGoal(prefix, crop.crop(), crop.yieldGoal(), n.flatMap(NitrogenEntry::factor));
+        Optional<NitrogenEntry> n = new PlanLookup(plan.plan()).crop(crop.id()).flatMap(CropEntry::nitrogen);
+        Optional<Figure> need = CropNeed.of(plan, crop);
         Optional<Figure> planned =
                 need.flatMap(f -> planned(prefix, plan.timeline().feedings(crop.id())));
         return new FeedResult(

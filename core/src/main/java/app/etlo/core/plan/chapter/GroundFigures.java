@@ -23,6 +23,7 @@ import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.rotation.CropInTime;
+import app.etlo.core.working.About;
 import app.etlo.core.working.Figure;
 import app.etlo.core.working.Formula;
 import app.etlo.core.working.Input;
@@ -83,31 +84,34 @@ final class GroundFigures {
         String id = "grow/" + c.id();
         String when = growth.byWinter() ? ", before winter ends it" : " when it ends";
         int after = ground.course().recordOf(ground.day(end.get()) + 6);
-        Figure mass = tops(id + "/mass", outlook, when);
+        Figure mass = tops(id + "/mass", outlook, when).about(About.tops(c.id(), end.get()));
         Optional<Figure> percent = outlook.map(o -> SIMPLE.figure(
-                id + "/nitrogenPercent",
-                "Nitrogen in the dry tops" + when,
-                Unit.PERCENT,
-                input("value", "Nitrogen in the dry tops", growth.nitrogenShare() * 100, Unit.PERCENT)));
+                        id + "/nitrogenPercent",
+                        "Nitrogen in the dry tops" + when,
+                        Unit.PERCENT,
+                        input("value", "Nitrogen in the dry tops", growth.nitrogenShare() * 100, Unit.PERCENT))
+                .about(About.nitrogenShare(c.id(), end.get())));
         return Optional.of(new GrownCover(
                 mass,
                 percent.map(p -> CN.figure(
-                        id + "/cn",
-                        "C:N of the tops" + when,
-                        Unit.FRACTION,
-                        input("carbon", "Carbon in the dry tops", Prospect.CARBON_SHARE * 100, Unit.PERCENT),
-                        Input.figure("nitrogen", p))),
+                                id + "/cn",
+                                "C:N of the tops" + when,
+                                Unit.FRACTION,
+                                input("carbon", "Carbon in the dry tops", Prospect.CARBON_SHARE * 100, Unit.PERCENT),
+                                Input.figure("nitrogen", p))
+                        .about(About.carbonToNitrogen(c.id(), end.get()))),
                 percent,
                 percent.map(p -> banded(
-                        NITROGEN.figure(
-                                id + "/nitrogen",
-                                "Nitrogen in the tops" + when + ", simulated",
-                                Unit.KG_PER_HA,
-                                input("mass", "Dry tops", mass.in(Unit.KG_PER_HA), Unit.KG_PER_HA),
-                                Input.figure("percent", p)),
-                        ModelError.widen(
-                                around(growth.nitrogenKgHa(), mass.in(Unit.KG_PER_HA) * p.middle() / 100),
-                                errorOfMass))),
+                                NITROGEN.figure(
+                                        id + "/nitrogen",
+                                        "Nitrogen in the tops" + when + ", simulated",
+                                        Unit.KG_PER_HA,
+                                        input("mass", "Dry tops", mass.in(Unit.KG_PER_HA), Unit.KG_PER_HA),
+                                        Input.figure("percent", p)),
+                                ModelError.widen(
+                                        around(growth.nitrogenKgHa(), mass.in(Unit.KG_PER_HA) * p.middle() / 100),
+                                        errorOfMass))
+                        .about(About.nitrogen(c.id(), end.get()))),
                 residueCover(id, "Ground covered by residue a week after it ends", after)));
     }
 

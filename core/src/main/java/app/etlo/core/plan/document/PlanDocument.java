@@ -138,11 +138,17 @@ public record PlanDocument(
             Optional<String> lotId,
             Optional<String> zone) {}
 
+    /**
+     * What is expected or weighed of a cover; the simulation is brought to it on its day and goes on from there.
+     *
+     * @param on its day; the evening before the cover ends when absent
+     */
     public record StandEntry(
             Evidence evidence,
             Optional<Quantity> biomass,
             Optional<Double> nitrogenPercent,
-            Optional<QuadratEntry> quadrat) {}
+            Optional<QuadratEntry> quadrat,
+            Optional<LocalDate> on) {}
 
     public record QuadratEntry(Quantity frameArea, List<Quantity> samples, double dryMatterPercent) {
         public QuadratEntry {

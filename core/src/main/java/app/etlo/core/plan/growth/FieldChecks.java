@@ -9,6 +9,7 @@ import app.etlo.core.plan.document.PlanDocument.CheckEntry;
 import app.etlo.core.plan.document.PlanDocument.CoverEntry;
 import app.etlo.core.plan.document.PlanDocument.QuadratEntry;
 import app.etlo.core.plan.document.PlanDocument.TransectEntry;
+import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.quantity.UnitSystem;
@@ -42,6 +43,8 @@ public final class FieldChecks {
 
     private static final double FEW_NODULES = 0.5;
     private static final double LEAST_ERROR_LEFT = 0.1;
+    /** Nothing seen counts as this share of the forecast: a ratio of nothing says nothing. */
+    private static final double LEAST_SEEN = 0.01;
 
     private FieldChecks() {}
 
@@ -268,11 +271,8 @@ public final class FieldChecks {
                     id + "/heightFactor",
                     "height",
                     Unit.METRE,
-                    forecastM,
-                    ERROR_OF_HEIGHT * forecastM,
-                    seenM,
-                    ERROR_OF_MEASURE * seenM,
-                    1);
+                    new WeighedForecast.Seen(
+                            forecastM, ERROR_OF_HEIGHT * forecastM, seenM, ERROR_OF_MEASURE * seenM, 1, false));
             figures.add(factorOfHeight);
             heightFactor = factorOfHeight.middle();
             said.add(both + ": from here on × " + Shown.text(heightFactor, Unit.FRACTION) + " in height");
@@ -317,25 +317,28 @@ public final class FieldChecks {
 
         private void weigh(
                 String what, Unit unit, double forecast, double seen, double seenSd, int samples, boolean ofMass) {
-            double forecastSd = ModelError.OF_MASS * forecast;
-            Figure weighed = WeighedForecast.factor(
-                    id + (ofMass ? "/factor" : "/standFactor"),
-                    what,
-                    unit,
+            WeighedForecast.Seen both = new WeighedForecast.Seen(
                     forecast,
-                    forecastSd,
-                    seen,
-                    seenSd,
-                    samples);
+                    ModelError.OF_MASS * forecast,
+                    Math.max(LEAST_SEEN * forecast, seen),
+                    Math.max(LEAST_SEEN * forecast, seenSd),
+                    samples,
+                    ofMass && isOutside(seen / forecast));
+            Figure weighed = WeighedForecast.factor(id + (ofMass ? "/factor" : "/standFactor"), what, unit, both);
             figures.removeIf(f -> f.id().equals(weighed.id()));
             figures.add(weighed);
             if (ofMass) {
                 factor = Optional.of(weighed);
                 massFactor = weighed.middle();
-                errorLeft = Math.max(
-                        LEAST_ERROR_LEFT,
-                        WeighedForecast.errorAfter(forecastSd, seenSd) / (forecast * Math.max(0.1, massFactor)));
+                errorLeft = Math.max(LEAST_ERROR_LEFT, both.errorAfter());
             }
+        }
+
+        /** Whether so many times the middle lies outside what weather years and the model's error leave possible. */
+        private boolean isOutside(double ofMiddle) {
+            Band band = ModelError.widen(
+                    GroundCourse.band(ground.course().sum(record, plants, OfPlant.MASS_KG_HA)), ModelError.OF_MASS);
+            return ofMiddle * massKgHa < band.low() || ofMiddle * massKgHa > band.high();
         }
 
         private double coverShare() {

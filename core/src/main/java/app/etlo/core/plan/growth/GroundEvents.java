@@ -151,6 +151,19 @@ public final class GroundEvents {
                         seen.heightFactor())));
     }
 
+    /** What stands of a cover is as it was said to be. */
+    void observe(StandSeen seen) {
+        events.add(new GroundEvent.Stand(
+                day(seen.on()),
+                seen.coverId() + "/stand",
+                standings.stream()
+                        .filter(s -> s.standId().equals(seen.coverId()))
+                        .map(Standing::index)
+                        .toList(),
+                seen.massKgHa() * GM2_OF_KG_HA,
+                seen.nitrogenShare()));
+    }
+
     List<Standing> standings() {
         return List.copyOf(standings);
     }

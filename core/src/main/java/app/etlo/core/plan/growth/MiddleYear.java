@@ -40,6 +40,6 @@ public final class MiddleYear {
     }
 
     public static Figure banded(Figure f, Band band) {
-        return new Figure(f.id(), f.label(), band, f.unit(), f.origin(), f.working());
+        return f.banded(band);
     }
 }

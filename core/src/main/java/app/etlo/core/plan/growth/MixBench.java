@@ -120,9 +120,9 @@ public record MixBench(MixForecast forecast, MixPlace place) {
         return alive;
     }
 
-    /** What the rates of a mix grow into. */
-    public Optional<MixOutlook> outlook(String prefix, List<SeedRate> rates) {
-        return MixOutlook.of(prefix, sown(rates), forecast, place);
+    /** What the rates of a cover's mix grow into. */
+    public Optional<MixOutlook> outlook(String coverId, List<SeedRate> rates) {
+        return MixOutlook.of("mix/" + coverId, coverId, sown(rates), forecast, place);
     }
 
     /** The species of a mix over the whole field, as shares of the plants that a drilled full rate brings up. */

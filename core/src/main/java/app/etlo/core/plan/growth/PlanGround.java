@@ -144,9 +144,32 @@ public final class PlanGround {
         return of(standId).stream().map(Standing::index).toList();
     }
 
+    /** Of the years; its middle is such that the tops of a stand's plants, and the nitrogen in them, add up to the stand's. */
     public Band band(int record, int plant, OfPlant v) {
-        long key = ((long) record * 1000 + plant) * 100 + v.ordinal();
-        return bands.computeIfAbsent(key, k -> GroundCourse.band(course.plant(record, plant, v)));
+        if (v == OfPlant.MASS_KG_HA || v == OfPlant.NITROGEN_KG_HA) {
+            if (!bands.containsKey(key(record, plant, v))) {
+                parts(record, plants(standings.get(plant).standId()), v);
+            }
+            return bands.get(key(record, plant, v));
+        }
+        return bands.computeIfAbsent(key(record, plant, v), k -> GroundCourse.band(course.plant(record, plant, v)));
+    }
+
+    private static long key(int record, int plant, OfPlant v) {
+        return ((long) record * 1000 + plant) * 100 + v.ordinal();
+    }
+
+    /** Of all plants of a stand at once, since each is a share of them. */
+    private void parts(int record, List<Integer> plants, OfPlant v) {
+        double[] parts = v == OfPlant.MASS_KG_HA
+                ? StandParts.massKgHa(course, record, plants)
+                : StandParts.nitrogenKgHa(course, record, plants);
+        for (int i = 0; i < parts.length; i++) {
+            Band years = GroundCourse.band(course.plant(record, plants.get(i), v));
+            bands.put(
+                    key(record, plants.get(i), v),
+                    new Band(Math.min(parts[i], years.low()), parts[i], Math.max(parts[i], years.high())));
+        }
     }
 
     public Band band(int record, OfGround v) {

@@ -11,17 +11,17 @@ import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.mix.MixSeason;
 import app.etlo.core.mix.SeasonGrowth;
-import app.etlo.core.nitrogen.FeedResult;
-import app.etlo.core.nitrogen.Need;
+import app.etlo.core.plan.document.PlanDocument.StandEntry;
 import app.etlo.core.plan.timeline.CoverInTime;
+import app.etlo.core.plan.timeline.CropNeed;
 import app.etlo.core.plan.timeline.PlanInTime;
-import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.Window;
 import app.etlo.core.weather.YearsAhead;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,6 +35,10 @@ import java.util.stream.Stream;
 /** Grows a plan: its ground over the weather years, brought nearer to field checks, and what each cover's mix comes to in it. */
 public final class PlanGrowth {
     private static final String TRIED = "tried";
+    /** Runs in which a stand that winter ends is brought to what was said of it, and how near is near enough. */
+    private static final int MOST_ROUNDS = 8;
+
+    private static final double NEAR_ENOUGH = 2e-4;
 
     private final PlanInTime plan;
     private final Map<String, Double> fedKgHa;
@@ -43,6 +47,8 @@ public final class PlanGrowth {
     private final Optional<GrowthMemory> memory;
     /** Field checks as weighed against the forecast of their day. */
     private final List<FieldChecks.Seen> seenChecks = new ArrayList<>();
+    /** What is said of stands, by cover. */
+    private final Map<String, StandSeen> stands = new LinkedHashMap<>();
 
     private final Optional<PlanGround> ground;
     /** A ground that mixes are tried in: without some covers, until an evening. */
@@ -53,16 +59,14 @@ public final class PlanGrowth {
     private GroundWeather weather;
 
     /**
-     * @param feed what each crop is left to buy, by crop: it is taken to be fed that, else the need of the usual yield
      * @param memory of runs that this one may go on from
      */
-    public PlanGrowth(
-            PlanInTime plan, Map<String, FeedResult> feed, GroundVariation variation, Optional<GrowthMemory> memory) {
+    public PlanGrowth(PlanInTime plan, GroundVariation variation, Optional<GrowthMemory> memory) {
         this.memory = memory;
         this.plan = plan;
         this.soil = GroundSoil.of(plan.soil(), variation);
         this.variation = variation;
-        this.fedKgHa = fedKgHa(plan.crops(), feed);
+        this.fedKgHa = usualNeedKgHa(plan);
         this.ground = sownInTime() ? Optional.of(checked()) : Optional.empty();
     }
 
@@ -71,8 +75,15 @@ public final class PlanGrowth {
         return ground;
     }
 
-    /** What is left of the model's error of a cover's mass after its field checks, as a share of the middle. */
+    /** What is left of the model's error of a cover's mass after its field checks and what is said of its stand, as a share of the middle. */
     public double errorOfMass(String coverId) {
+        return standSeen(coverId)
+                .map(s -> Math.min(s.errorLeft(), errorOfForecast(coverId)))
+                .orElseGet(() -> errorOfForecast(coverId));
+    }
+
+    /** The same before anything is said of its stand. */
+    public double errorOfForecast(String coverId) {
         return FieldChecks.errorOfMass(coverId, seenChecks);
     }
 
@@ -93,7 +104,7 @@ public final class PlanGrowth {
         return !day.isBefore(y.from()) && day.isBefore(y.from().plusDays(y.days()));
     }
 
-    /** Brought nearer to what was seen in the field, one check after the other in time. */
+    /** Brought nearer to what was seen in the field and to what is said of stands, one after the other in time. */
     private PlanGround checked() {
         GroundEvents unseen = events(Optional.empty());
         Optional<GroundRun> like = memory.flatMap(m -> m.runs().nearest(unseen.script(soil), weather()));
@@ -106,9 +117,51 @@ public final class PlanGrowth {
                 now = PlanGround.of(from(), events(Optional.empty()), soil, weather(), Optional.of(now.run()));
             }
         }
+        for (CoverInTime c : coversInTime()) {
+            Optional<StandSeen> seen = stand(c, now);
+            if (seen.isPresent()) {
+                stands.put(c.id(), seen.get());
+                now = PlanGround.of(from(), events(Optional.empty()), soil, weather(), Optional.of(now.run()));
+                now = broughtNearer(c, now);
+            }
+        }
         GroundRun last = now.run();
         memory.ifPresent(m -> m.runs().keep(last, like));
         return now;
+    }
+
+    private PlanGround broughtNearer(CoverInTime c, PlanGround run) {
+        PlanGround now = run;
+        LocalDate end = c.endsOn().orElseThrow();
+        boolean dayGiven = c.entry().stand().flatMap(StandEntry::on).isPresent();
+        for (int i = 0; i < MOST_ROUNDS && !dayGiven; i++) {
+            StandSeen seen = stands.get(c.id());
+            SeasonGrowth growth = own(now, c, end);
+            if (!growth.byWinter() || seen.off(c, growth) < NEAR_ENOUGH) {
+                break;
+            }
+            stands.put(c.id(), seen.nearer(c, growth));
+            now = PlanGround.of(from(), events(Optional.empty()), soil, weather(), Optional.of(now.run()));
+        }
+        return now;
+    }
+
+    private List<CoverInTime> coversInTime() {
+        return plan.covers().stream()
+                .filter(c -> c.sown().isPresent() && c.entry().stand().isPresent())
+                .sorted(Comparator.comparing(c -> c.sown().orElseThrow()))
+                .toList();
+    }
+
+    private Optional<StandSeen> stand(CoverInTime c, PlanGround now) {
+        return MixBench.season(plan, c)
+                .filter(s -> inTime(s.sown()) && now.covers(s.end()))
+                .flatMap(s -> StandSeen.of(c, now, own(now, c, s.end()), s.end()));
+    }
+
+    /** What is said of a cover's stand, with what was forecast without it. */
+    public Optional<StandSeen> standSeen(String coverId) {
+        return Optional.ofNullable(stands.get(coverId));
     }
 
     private LocalDate from() {
@@ -119,6 +172,10 @@ public final class PlanGrowth {
         GroundEvents events = GroundEvents.of(
                 plan.knowledge(), from(), plan.crops(), plan.covers(), plan.timeline(), fedKgHa, trial, variation);
         seenChecks.stream()
+                .filter(s ->
+                        trial.filter(t -> t.instead().contains(s.coverId())).isEmpty())
+                .forEach(events::observe);
+        stands.values().stream()
                 .filter(s ->
                         trial.filter(t -> t.instead().contains(s.coverId())).isEmpty())
                 .forEach(events::observe);
@@ -133,22 +190,16 @@ public final class PlanGrowth {
         return weather;
     }
 
-    private static Map<String, Double> fedKgHa(List<CropInTime> crops, Map<String, FeedResult> feed) {
+    /** What each crop is fed where the plan does not feed it: its need by its yield goal, else by its usual yield. */
+    private static Map<String, Double> usualNeedKgHa(PlanInTime plan) {
         Map<String, Double> fed = new LinkedHashMap<>();
-        for (CropInTime c : crops) {
-            double usual = Need.byYieldGoal(
-                            "feed/" + c.id(),
-                            c.crop(),
-                            Optional.of(new Quantity(c.crop().yieldKgHa().middle(), Unit.KG_PER_HA)),
-                            Optional.empty())
-                    .map(f -> f.in(Unit.KG_PER_HA))
-                    .orElse(0.0);
+        for (CropInTime c : plan.crops()) {
             fed.put(
                     c.id(),
-                    feed.get(c.id())
-                            .bought()
-                            .map(b -> b.left().in(Unit.KG_PER_HA))
-                            .orElse(usual));
+                    CropNeed.of(plan, c)
+                            .or(() -> CropNeed.usual(c.crop()))
+                            .map(f -> f.in(Unit.KG_PER_HA))
+                            .orElse(0.0));
         }
         return fed;
     }
@@ -160,17 +211,15 @@ public final class PlanGrowth {
                 .map(s -> new MixBench(forecast(cover, s), MixBench.place(plan, cover)));
     }
 
-    /** What a cover's own mix comes to by the day it ends, in the run of the plan itself. */
-    private Optional<SeasonGrowth> own(CoverInTime cover, MixSeason season) {
-        return ground.filter(g -> cover.sown().isPresent() && g.covers(season.end()))
-                .map(g -> GrownMix.on(
-                        g.course(),
-                        g.before(season.end()),
-                        cover.grownSpecies().stream()
-                                .map(s -> g.plant(cover.id(), s.id()))
-                                .toList(),
-                        cover.grownSpecies(),
-                        leftToFrost(cover)));
+    /** What a cover's own mix comes to by the day it ends, in a run of the plan itself. */
+    private static SeasonGrowth own(PlanGround g, CoverInTime cover, LocalDate end) {
+        List<Species> species = cover.grownSpecies();
+        return GrownMix.on(
+                g.course(),
+                g.before(end),
+                species.stream().map(s -> g.plant(cover.id(), s.id())).toList(),
+                species,
+                leftToFrost(cover));
     }
 
     private static boolean leftToFrost(CoverInTime cover) {
@@ -179,7 +228,8 @@ public final class PlanGrowth {
 
     private GroundForecast forecast(CoverInTime cover, MixSeason season) {
         List<Sown> own = cover.blend().map(b -> MixBench.sown(b.rates())).orElse(List.of());
-        Optional<SeasonGrowth> ownGrowth = own(cover, season);
+        Optional<SeasonGrowth> ownGrowth = ground.filter(g -> cover.sown().isPresent() && g.covers(season.end()))
+                .map(g -> own(g, cover, season.end()));
         return new GroundForecast(
                 season,
                 errorOfMass(cover.id()),

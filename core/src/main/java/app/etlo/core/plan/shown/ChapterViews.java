@@ -163,7 +163,8 @@ public final class ChapterViews {
     /**
      * A cover's end.
      *
-     * @param biomass as typed or weighed, and what is in it
+     * @param biomass as simulated, unless it is typed or weighed, and what is in it
+     * @param forecast what was simulated before it was typed or weighed
      * @param checks in the field, as weighed against the forecast
      */
     public record EndChapterView(
@@ -171,7 +172,11 @@ public final class ChapterViews {
             Optional<FigureView> biomass,
             Optional<FigureView> nitrogenPercent,
             Optional<FigureView> nitrogenInTops,
+            Optional<StandForecastView> forecast,
             List<CheckView> checks) {}
+
+    /** What a typed or weighed stand replaced. */
+    public record StandForecastView(FigureView mass, FigureView nitrogenPercent) {}
 
     /**
      * A field check as weighed against the forecast of its day.

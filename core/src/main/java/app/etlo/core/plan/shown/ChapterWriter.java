@@ -31,6 +31,7 @@ import app.etlo.core.plan.shown.ChapterViews.MixChapterView;
 import app.etlo.core.plan.shown.ChapterViews.PlantChapterView;
 import app.etlo.core.plan.shown.ChapterViews.RateView;
 import app.etlo.core.plan.shown.ChapterViews.SowChapterView;
+import app.etlo.core.plan.shown.ChapterViews.StandForecastView;
 import app.etlo.core.plan.shown.ChapterViews.SumView;
 import app.etlo.core.plan.shown.ChapterViews.WindowView;
 import app.etlo.core.plan.shown.Evaluation.FigureView;
@@ -236,6 +237,7 @@ public final class ChapterWriter {
                 stand.map(s -> view(s.biomass())),
                 stand.map(s -> view(s.nitrogenPercent())),
                 stand.map(s -> view(s.nitrogenInTops())),
+                c.ending().forecast().map(f -> new StandForecastView(view(f.mass()), view(f.nitrogenPercent()))),
                 c.checks().stream()
                         .map(k -> new CheckView(k.id(), k.on(), k.said(), view(k.factor())))
                         .toList());

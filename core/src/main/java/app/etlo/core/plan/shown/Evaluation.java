@@ -14,6 +14,7 @@ import app.etlo.core.plan.shown.ChapterViews.PlantChapterView;
 import app.etlo.core.plan.shown.ChapterViews.SowChapterView;
 import app.etlo.core.plan.shown.ChapterViews.WindowView;
 import app.etlo.core.quantity.UnitSystem;
+import app.etlo.core.working.About;
 import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
 import java.time.Instant;
@@ -60,6 +61,7 @@ public record Evaluation(
      * @param text rounded for reading
      * @param low written low end, for banded figures
      * @param lowValue low end in {@code unit}, unrounded, for banded figures
+     * @param about what it is a number of, where other steps show the same number
      */
     public record FigureView(
             String id,
@@ -71,7 +73,8 @@ public record Evaluation(
             Optional<String> low,
             Optional<String> high,
             Optional<Double> lowValue,
-            Optional<Double> highValue) {}
+            Optional<Double> highValue,
+            Optional<About> about) {}
 
     /** A date as it falls in a middle year, with how it is found where it was not typed. */
     public record DateView(

@@ -133,7 +133,8 @@ public final class EvaluationWriter {
                 banded ? Optional.of(low) : Optional.empty(),
                 banded ? Optional.of(high) : Optional.empty(),
                 banded ? Optional.of(band.low()) : Optional.empty(),
-                banded ? Optional.of(band.high()) : Optional.empty());
+                banded ? Optional.of(band.high()) : Optional.empty(),
+                f.about());
     }
 
     private static CropView crop(CropResult c, Evaluated e) {

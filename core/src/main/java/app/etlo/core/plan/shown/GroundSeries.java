@@ -45,9 +45,12 @@ public final class GroundSeries {
         return each(g, g.plant(stand, plant), OfPlant.HEIGHT_M, from, to, b -> 100 * b.middle());
     }
 
-    static GrownView grown(PlanGround g, String stand, String plant, LocalDate from, LocalDate to) {
+    /**
+     * @param errorOfMass of the stand, one standard deviation as a share of the middle
+     */
+    static GrownView grown(PlanGround g, String stand, String plant, LocalDate from, LocalDate to, double errorOfMass) {
         int p = g.plant(stand, plant);
-        Function<Band, Band> mass = b -> ModelError.widen(b, ModelError.OF_MASS);
+        Function<Band, Band> mass = b -> ModelError.widen(b, errorOfMass);
         Function<Band, Band> height = b -> ModelError.widen(b, ERROR_OF_HEIGHT);
         return new GrownView(
                 each(g, p, OfPlant.MASS_KG_HA, from, to, Band::middle),

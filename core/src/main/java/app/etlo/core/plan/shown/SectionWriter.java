@@ -184,7 +184,10 @@ public final class SectionWriter {
     }
 
     private Optional<GrownView> grown(String stand, String plant, LocalDate from, LocalDate to) {
-        return e.ground().filter(g -> g.has(stand, plant)).map(g -> GroundSeries.grown(g, stand, plant, from, to));
+        return e.ground()
+                .filter(g -> g.has(stand, plant))
+                .map(g ->
+                        GroundSeries.grown(g, stand, plant, from, to, e.growth().errorOfMass(stand)));
     }
 
     private PartView part(String stand, Species s, LocalDate from, LocalDate to) {

@@ -171,7 +171,8 @@ class CandidatesTest {
                 false,
                 w.carbonToNitrogen(),
                 w.legumeShare(),
-                w.winterkilledShare());
+                w.winterkilledShare(),
+                w.seed());
         assertThat(d.propose(asked).orElseThrow().shares()).containsKey("sorghum-sudangrass");
     }
 
@@ -207,7 +208,8 @@ class CandidatesTest {
                 false,
                 w.carbonToNitrogen(),
                 w.legumeShare(),
-                w.winterkilledShare());
+                w.winterkilledShare(),
+                w.seed());
         assertThat(d.propose(greedy)).isEmpty();
         assertThat(d.conflict(greedy)).anyMatch(x -> x.id().equals("aim/mulch"));
     }

@@ -11,6 +11,7 @@ import app.etlo.core.plan.Plans;
 import app.etlo.core.plan.asked.MixProposals.MixView;
 import app.etlo.core.plan.asked.MixProposals.WishesEntry;
 import app.etlo.core.plan.chapter.Evaluated;
+import app.etlo.core.plan.chapter.Evaluator;
 import app.etlo.core.plan.document.Context.LotEntry;
 import app.etlo.core.plan.document.LotCsv;
 import app.etlo.core.plan.document.LotSeed;
@@ -61,6 +62,10 @@ class MixCostTest {
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
@@ -85,7 +90,8 @@ class MixCostTest {
     @Test
     void a_ceiling_counts_waste_and_whole_bags() {
         List<LotEntry> store = store();
-        MixProposals proposals = new MixProposals(E, "v1", store, Map.of());
+        MixProposals proposals = new MixProposals(
+                E, "v1", store, Map.of(), p -> new Evaluator(Plans.KNOWLEDGE).evaluate(p, E.context(), E.asOf()));
         for (double most : new double[] {45, 80, 130}) {
             MixView mix = proposals.propose(atMost(most)).mix().orElseThrow();
             assertThat(mix.cost()).isLessThanOrEqualTo(most + 1e-6);

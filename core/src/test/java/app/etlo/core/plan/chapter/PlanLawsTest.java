@@ -98,6 +98,7 @@ class PlanLawsTest {
                         r.nextBoolean() ? Evidence.EXPECTED : Evidence.WEIGHED,
                         Optional.of(new Quantity(r.nextDouble() * 12, Unit.T_PER_HA)),
                         Optional.of(r.nextDouble() * 5),
+                        Optional.empty(),
                         Optional.empty()));
         return new CoverEntry(
                 id,
