@@ -51,6 +51,7 @@ export function CandidateTable({
   const [all, setAll] = useState(false);
   const [find, setFind] = useState('');
   const list = asked.data;
+  if (!state.evaluation) return <p className="mt-3 italic">judging the species</p>;
   if (!judged)
     return (
       <p className="mt-3 text-ink2 italic">

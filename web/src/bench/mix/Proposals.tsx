@@ -11,16 +11,21 @@ import { WishForm } from './WishForm';
 type Line = { own?: MixView; point?: MixView; done: boolean };
 
 function Proposed({
+  title,
   mix,
+  aims,
   onTake,
   onBeside,
 }: {
+  title: string;
   mix: MixView;
+  aims: Schemas['AimView'][];
   onTake: () => void;
   onBeside?: () => void;
 }) {
   return (
     <div>
+      <h4 className="text-[13.5px] font-bold">{title}</h4>
       <p className="text-[14px]">
         {mix.shares.map((s, i) => (
           <span key={s.species}>
@@ -30,8 +35,11 @@ function Proposed({
         ))}
       </p>
       <p className="fig text-[13px] text-ink2">
-        {mix.costText} {mix.costUnit} to buy ·{' '}
-        {mix.aims.map((a) => `${a.text} ${a.unit}`).join(' · ')}
+        {mix.costText} {mix.costUnit} to buy
+        {mix.aims.map(
+          (a) =>
+            ` · ${aims.find((v) => v.id === a.aim)?.measure.toLowerCase() ?? a.aim} ${a.text} ${a.unit}`,
+        )}
       </p>
       {mix.costNote && <p className="text-[13px] text-ink2">{mix.costNote}</p>}
       {mix.missed.length > 0 && (
@@ -174,7 +182,15 @@ export function Proposals({
           )}
           {mix && (
             <Proposed
+              title={
+                chosen
+                  ? `The most for ${chosen.costText} ${chosen.costUnit}`
+                  : wishes.goal === 'cheapest'
+                    ? 'The least cost that reaches the minimums'
+                    : 'The most for the aims'
+              }
               mix={mix}
+              aims={aims}
               onTake={() => onTake(mix)}
               onBeside={onBeside && (() => onBeside(mix))}
             />

@@ -22,6 +22,11 @@ final class SpeciesFinding extends Judgement {
             "harms-the-stock",
             "no-useful-stand",
             "rarely-useful",
+            "kin-of-last-crop",
+            "lives-on",
+            "hard-seed",
+            "dies-before-end",
+            "bares-the-slope",
             "expensive");
 
     private static final Map<String, Weight> WEIGHTS = Map.of(

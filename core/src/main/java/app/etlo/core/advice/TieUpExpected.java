@@ -9,6 +9,9 @@ import java.util.stream.Stream;
 
 /** The cover is so poor in nitrogen that it takes some from the crop. */
 final class TieUpExpected extends Judgement {
+    /** Less is within the error of any rule of release. */
+    private static final double LITTLE_KG_HA = 5;
+
     TieUpExpected() {
         super(
                 "tie-up-expected",
@@ -31,12 +34,20 @@ final class TieUpExpected extends Judgement {
                                         "At "
                                                 + Shown.text(
                                                         st.nitrogenPercent().middle(), Unit.PERCENT)
-                                                + " % N the residue ties nitrogen up: about "
-                                                + s.say(-credit.credit().value().low(), Unit.KG_PER_HA)
-                                                + " is taken from the crop. Place nitrogen beside the row at planting.",
+                                                + " % N the residue ties nitrogen up: "
+                                                + taken(s, -credit.credit().value().low())
+                                                + ". Place nitrogen beside the row at planting.",
                                         List.of("N content "
                                                 + Shown.text(
                                                         st.nitrogenPercent().middle(), Unit.PERCENT) + " %"),
                                         "an earlier end, or a legume in the mix"))));
+    }
+
+    /** Over a whole season the rule gives little; most of it is missed while the residue first rots. */
+    private static String taken(Situation s, double kgHa) {
+        return kgHa < LITTLE_KG_HA
+                ? "over the season under " + s.sayRound(LITTLE_KG_HA, Unit.KG_PER_HA)
+                        + ", more in the first weeks, when the crop is small"
+                : "about " + s.say(kgHa, Unit.KG_PER_HA) + " is taken from the crop";
     }
 }

@@ -123,6 +123,11 @@ public final class AimDelivery {
         return RULES.containsKey(aim);
     }
 
+    /** Whether it grows with the mass alone, so that the mass's error is its own. */
+    static boolean isOfMass(String aim) {
+        return unit(aim) != Unit.DAY && unit(aim) != Unit.MILLIMETRE;
+    }
+
     public static Unit unit(String aim) {
         return RULES.get(aim).unit();
     }

@@ -31,6 +31,11 @@ final class FitnessRules {
     private static final double MOSTLY_ALIVE = 0.95;
 
     private static final double SEEDS_SOON = 0.3;
+    /** From this share of hard seed on it is talked of. */
+    private static final double MUCH_HARD_SEED = 0.1;
+    /** From here on a slope loses soil where it is bare (common practice). */
+    private static final double STEEP_PERCENT = 6;
+
     /** Seed cost of a full rate per ha, in the library's currency. */
     private static final double EXPENSIVE_PER_HA = 150;
 
@@ -89,6 +94,17 @@ final class FitnessRules {
                     "volunteers-in-grain",
                     "vetch, ryegrass, radish and buckwheat ahead of small grain",
                     FitnessRules::volunteers),
+            but(
+                    "kin-of-last-crop",
+                    "a family's diseases and volunteers carry over",
+                    FitnessRules::kinOfPrevious),
+            but("lives-on", "life cycle of handbooks", FitnessRules::livesOn),
+            but("hard-seed", "hard seed of handbooks: it comes up in later years", FitnessRules::hardSeed),
+            but("dies-before-end", "frost in the ground simulation", FitnessRules::diesBefore),
+            but(
+                    "bares-the-slope",
+                    "what is dead and brittle by winter holds no soil on a slope",
+                    FitnessRules::baresSlope),
             but(
                     "allelopathic",
                     "small seeds after rye, sorghum or oats; a disputed effect",
@@ -328,6 +344,47 @@ final class FitnessRules {
                 .next()
                 .filter(n -> n.crop().family().equals(c.species().family()))
                 .map(n -> "of the family of " + n.crop().name().toLowerCase(Locale.ROOT) + ", which follows");
+    }
+
+    private static Optional<String> kinOfPrevious(Case c) {
+        return c.place()
+                .previous()
+                .filter(p -> p.family().equals(c.species().family()))
+                .map(p -> "of the family of " + p.name().toLowerCase(Locale.ROOT)
+                        + ", which it follows: diseases and volunteers carry over");
+    }
+
+    private static Optional<String> livesOn(Case c) {
+        return when(
+                c.species().growth().isPerennial() && !byWinter(c) && c.prospect().aliveShare() >= SOME_YEARS,
+                "perennial: what is not killed by its end comes again");
+    }
+
+    private static Optional<String> hardSeed(Case c) {
+        double share = c.species().growth().hardSeedShare();
+        return when(
+                share >= MUCH_HARD_SEED,
+                "about " + Math.round(share * 100) + " % hard seed: it comes up in later years");
+    }
+
+    /** Where the cover is not left to frost and need not live to be rolled. */
+    private static Optional<String> diesBefore(Case c) {
+        double alive = c.prospect().aliveShare();
+        return when(
+                !byWinter(c)
+                        && !deadBeforeRolling(c)
+                        && c.prospect().emergesShare() >= SOME_YEARS
+                        && alive < MOST_YEARS,
+                "frost ends it in " + years(1 - alive) + ", before the day the cover ends");
+    }
+
+    private static Optional<String> baresSlope(Case c) {
+        boolean brittle = c.species().group() != Group.COOL_GRASS && c.species().group() != Group.WARM_GRASS;
+        return c.place()
+                .slopePercent()
+                .filter(p -> p >= STEEP_PERCENT && brittle && c.prospect().aliveShare() < MOST_YEARS)
+                .map(p -> "dead in " + years(1 - c.prospect().aliveShare())
+                        + ", and its remains hold little soil on a slope of " + Math.round(p) + " %");
     }
 
     private static Optional<String> hostsPest(Case c) {

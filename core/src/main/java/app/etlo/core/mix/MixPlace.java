@@ -33,6 +33,7 @@ public record MixPlace(
         Optional<String> drainage,
         Optional<Double> tileDepthCm,
         Optional<Double> panDepthCm,
+        Optional<Double> slopePercent,
         String livestock,
         boolean organic,
         List<String> machines,

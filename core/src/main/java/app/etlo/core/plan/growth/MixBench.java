@@ -64,6 +64,7 @@ public record MixBench(MixForecast forecast, MixPlace place) {
                 field.drainage(),
                 field.tileDepth().map(q -> q.in(Unit.CENTIMETRE)),
                 field.panDepth().map(q -> q.in(Unit.CENTIMETRE)),
+                field.slopePercent(),
                 field.livestock().orElse(""),
                 field.certification().filter(c -> !c.equals("conventional")).isPresent(),
                 field.equipment().orElse(List.of()).stream()
