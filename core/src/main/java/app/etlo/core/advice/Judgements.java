@@ -20,6 +20,7 @@ public final class Judgements {
             new SownAfterLatestDate(),
             new CoverEndedAfterPlanting(),
             new TilledBeforeEnd(),
+            new CropFails(),
             new StandFarFromForecast(),
             new TieUpExpected(),
             new ResidualHerbicide(),

@@ -1,6 +1,7 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.field.FrostDates;
+import app.etlo.core.ground.CropFailure;
 import app.etlo.core.knowledge.Caution;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.Blend;
@@ -38,6 +39,7 @@ import java.util.Set;
  * @param windows between and inside the crops, in time
  * @param passes over the ground, in time
  * @param untilled crops that are planted without tillage since the harvest before
+ * @param failing crops that the simulation does not bring to a harvest, by crop
  * @param typed the numbers the adviser typed, with the span in which each is believed
  */
 public record Situation(
@@ -52,6 +54,7 @@ public record Situation(
         FieldFacts field,
         List<Pass> passes,
         Set<String> untilled,
+        Map<String, CropFailure> failing,
         Optional<Weather> weather) {
 
     /**

@@ -35,7 +35,9 @@ final class TieUpExpected extends Judgement {
                                                 + Shown.text(
                                                         st.nitrogenPercent().middle(), Unit.PERCENT)
                                                 + " % N the residue ties nitrogen up: "
-                                                + taken(s, -credit.credit().value().low())
+                                                + taken(
+                                                        s,
+                                                        -credit.credit().value().low())
                                                 + ". Place nitrogen beside the row at planting.",
                                         List.of("N content "
                                                 + Shown.text(

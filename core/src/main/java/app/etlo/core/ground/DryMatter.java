@@ -22,7 +22,8 @@ final class DryMatter {
                 if (s.tminC < 0 && plant.baseC < 5) {
                     warmth *= Math.max(0, 1 + s.tminC / 6);
                 }
-                s.gain[p] = plant.rue
+                s.gain[p] = s.vigour[p]
+                        * plant.rue
                         * s.parMj
                         * s.light[p]
                         * warmth

@@ -41,6 +41,7 @@ final class EventEffects {
             if (p < e.killedShare().size()) {
                 GroundEvent.Kill kill = e.killedShare().get(p);
                 end(s, p, s.stage[p] >= FLOWERING ? kill.flowering() : kill.leafy(), e.standingShare());
+                s.vigour[p] *= kill.survivorsGrow();
             }
         }
     }
@@ -89,6 +90,7 @@ final class EventEffects {
         s.onSurface[p] = e.onSurface();
         s.fixing[p] = 1;
         s.heightFactor[p] = 1;
+        s.vigour[p] = 1;
         s.join(p);
     }
 

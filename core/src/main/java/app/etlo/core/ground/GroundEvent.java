@@ -93,9 +93,17 @@ public sealed interface GroundEvent {
         }
     }
 
-    /** What a way of ending kills of a plant, 0 to 1. */
-    record Kill(double leafy, double flowering) {
+    /**
+     * What a way of ending kills of a plant, 0 to 1.
+     *
+     * @param survivorsGrow how fast what it leaves alive grows on, as a share of before
+     */
+    record Kill(double leafy, double flowering, double survivorsGrow) {
         public static final Kill NONE = new Kill(0, 0);
+
+        public Kill(double leafy, double flowering) {
+            this(leafy, flowering, 1);
+        }
     }
 
     /**

@@ -58,6 +58,9 @@ final class GroundState {
     final double[] fixing;
 
     final double[] heightFactor;
+    /** How fast it grows after what was done to it, as a share of before. */
+    final double[] vigour;
+
     /** Those that are in the seedbed or up, in the order of sowing. */
     final int[] live;
 
@@ -115,6 +118,7 @@ final class GroundState {
         this.peakMass = new double[n];
         this.peakNitrogen = new double[n];
         this.bloomDays = new double[n];
+        this.vigour = new double[n];
         this.live = new int[n];
         this.light = new double[n];
         this.watered = new double[n];
@@ -265,6 +269,7 @@ final class GroundState {
         copy(o.peakMass, peakMass);
         copy(o.peakNitrogen, peakNitrogen);
         copy(o.bloomDays, bloomDays);
+        copy(o.vigour, vigour);
         copy(o.light, light);
         copy(o.gain, gain);
     }

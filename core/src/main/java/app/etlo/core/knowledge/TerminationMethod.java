@@ -13,6 +13,9 @@ import java.util.Set;
 public record TerminationMethod(
         String id, String name, List<String> operations, Set<Means> means, double standingShare) {
 
+    private static final double AFTER_HERBICIDE = 0.25;
+    private static final double AFTER_ROLLING = 0.6;
+
     public TerminationMethod {
         operations = List.copyOf(operations);
         means = Set.copyOf(means);
@@ -65,6 +68,14 @@ public record TerminationMethod(
 
     public boolean usesHerbicide() {
         return means.contains(Means.HERBICIDE);
+    }
+
+    /**
+     * How fast what it leaves alive grows on, as a share of before: a plant that took a systemic herbicide or was crimped is stunted, one
+     * that was cut or missed is not. Etlo's own round shares.
+     */
+    public double survivorsGrow() {
+        return usesHerbicide() ? AFTER_HERBICIDE : rolls() ? AFTER_ROLLING : 1;
     }
 
     /**

@@ -94,10 +94,7 @@ final class FitnessRules {
                     "volunteers-in-grain",
                     "vetch, ryegrass, radish and buckwheat ahead of small grain",
                     FitnessRules::volunteers),
-            but(
-                    "kin-of-last-crop",
-                    "a family's diseases and volunteers carry over",
-                    FitnessRules::kinOfPrevious),
+            but("kin-of-last-crop", "a family's diseases and volunteers carry over", FitnessRules::kinOfPrevious),
             but("lives-on", "life cycle of handbooks", FitnessRules::livesOn),
             but("hard-seed", "hard seed of handbooks: it comes up in later years", FitnessRules::hardSeed),
             but("dies-before-end", "frost in the ground simulation", FitnessRules::diesBefore),
@@ -356,7 +353,9 @@ final class FitnessRules {
 
     private static Optional<String> livesOn(Case c) {
         return when(
-                c.species().growth().isPerennial() && !byWinter(c) && c.prospect().aliveShare() >= SOME_YEARS,
+                c.species().growth().isPerennial()
+                        && !byWinter(c)
+                        && c.prospect().aliveShare() >= SOME_YEARS,
                 "perennial: what is not killed by its end comes again");
     }
 

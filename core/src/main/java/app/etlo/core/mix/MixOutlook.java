@@ -195,7 +195,10 @@ public record MixOutlook(
                             AimDelivery.label(aim) + ", whole mix",
                             AimDelivery.unit(aim),
                             each);
-            return f.banded(AimDelivery.isOfMass(aim) ? forecast.widened(around(years, f.middle())) : around(years, f.middle()));
+            return f.banded(
+                    AimDelivery.isOfMass(aim)
+                            ? forecast.widened(around(years, f.middle()))
+                            : around(years, f.middle()));
         }
 
         private Figure banded(Figure f, double[] yearsKgHa, double factor) {

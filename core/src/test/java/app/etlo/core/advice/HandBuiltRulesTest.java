@@ -5,6 +5,7 @@ import static app.etlo.core.advice.Scene.CoverScene.lot;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.etlo.core.advice.Scene.CoverScene;
+import app.etlo.core.ground.CropFailure;
 import app.etlo.core.mix.Fitness;
 import app.etlo.core.mix.SeedLot;
 import app.etlo.core.mix.SeedTag;
@@ -85,6 +86,13 @@ class HandBuiltRulesTest {
 
     static Stream<Rule> sequence() {
         return Stream.of(
+                new Rule(
+                        "crop-fails",
+                        "still live beside it",
+                        Scene.empty()
+                                .crop("c1", "spring-barley", "2026-03-25", "2026-08-12")
+                                .failing("c1", CropFailure.Cause.COVER_ALIVE, 900),
+                        Scene.empty().crop("c1", "spring-barley", "2026-03-25", "2026-08-12")),
                 new Rule(
                         "dates-out-of-order",
                         "before winter wheat is off the field",

@@ -1,6 +1,7 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.field.FrostDates;
+import app.etlo.core.ground.CropFailure;
 import app.etlo.core.knowledge.Caution;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
@@ -40,6 +41,7 @@ import app.etlo.core.working.Source;
 import java.time.LocalDate;
 import java.time.MonthDay;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -61,6 +63,7 @@ final class Scene {
     private final List<Situation.TypedNumber> typed = new ArrayList<>();
     private final List<Window> windows = new ArrayList<>();
     private final List<Pass> passes = new ArrayList<>();
+    private final Map<String, CropFailure> failing = new HashMap<>();
     private final Set<String> untilled = new HashSet<>();
     private final List<FieldFacts.Weed> weeds = new ArrayList<>();
     private final List<FieldFacts.Residual> residuals = new ArrayList<>();
@@ -191,7 +194,13 @@ final class Scene {
                 new FieldFacts(weeds, residuals, soilTest, drainage, noxious, certification),
                 passes,
                 untilled,
+                failing,
                 weather);
+    }
+
+    Scene failing(String crop, CropFailure.Cause cause, double value) {
+        failing.put(crop, new CropFailure(0.3, 3.3, cause, value));
+        return this;
     }
 
     /** A cover of rye and vetch ahead of the second crop, sown in August and rolled in May. */

@@ -138,6 +138,9 @@ final class Chapters {
                 EnteredFacts.of(plan.context().field()),
                 plan.timeline().passes(),
                 new Tilled(plan.crops(), plan.timeline().passes()).untilled(),
+                growth.ground()
+                        .map(g -> new FailingCrops(g, plan.covers()).of(plan.crops()))
+                        .orElse(Map.of()),
                 plan.site()
                         .map(s -> new Situation.Weather(
                                 s.climate().name(),

@@ -314,7 +314,8 @@ public final class GroundEvents {
                                 : species.get(s.index())
                                         .map(x -> new Kill(
                                                 method.get().kills(x, false),
-                                                method.get().kills(x, true)))
+                                                method.get().kills(x, true),
+                                                method.get().survivorsGrow()))
                                         .orElse(Kill.NONE))
                 .toList();
     }

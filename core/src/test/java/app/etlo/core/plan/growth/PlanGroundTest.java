@@ -65,6 +65,26 @@ class PlanGroundTest {
         assertThat(band.high()).isGreaterThan(1.32 * band.middle() - 1e-9);
     }
 
+    /** What a herbicide leaves alive of a cover is stunted, and does not smother the crop behind it. */
+    @Test
+    void a_crop_behind_a_cover_that_was_sprayed_is_not_smothered() {
+        String place = "\"station\":\"isk-harbour\"";
+        FieldPlans bare = FieldPlans.of()
+                .field(place)
+                .crop("winter-wheat", "2026-10-05", "2027-08-10")
+                .crop("spring-barley", "2028-03-25", "2028-08-12");
+        FieldPlans covered = FieldPlans.of()
+                .field(place)
+                .crop("winter-wheat", "2026-10-05", "2027-08-10")
+                .crop("spring-barley", "2028-03-25", "2028-08-12")
+                .cover("v1", "before", "c2", "", "white-mustard", "phacelia")
+                .operation("sow", "v1", "2027-08-25", "\"method\":\"drilled\"")
+                .operation("end", "v1", "2028-03-10", "\"method\":\"burndown\"");
+        assertThat(figure(evaluated(covered), "grow/c2/cropMass"))
+                .isGreaterThan(0.5 * figure(evaluated(bare), "grow/c2/cropMass"));
+        assertThat(evaluated(covered).notes()).noneMatch(n -> n.rule().equals("crop-fails"));
+    }
+
     @Test
     void a_cover_keeps_nitrate_from_the_winter_and_the_ground_covered() {
         Evaluated with = evaluated(plan("2028-05-05", "burndown"));
