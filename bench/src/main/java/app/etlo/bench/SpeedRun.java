@@ -4,6 +4,8 @@ import app.etlo.core.ground.GroundMemory;
 import app.etlo.core.ground.SimulationBenchmark;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
+import app.etlo.core.plan.asked.Candidates;
+import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.chapter.Evaluator;
 import app.etlo.core.plan.document.Dossier;
 import app.etlo.core.plan.document.Json;
@@ -61,6 +63,12 @@ final class SpeedRun {
                 () -> evaluator.evaluate(dossier.plan(), dossier.context(), asOf),
                 () -> remembering.evaluate(plans.get(turn[0] % 2), dossier.context(), asOf),
                 () -> http.post("/api/evaluations", bodies.get(turn[0]++ % 2))));
+        Evaluated plain = evaluator.evaluate(dossier.plan(), dossier.context(), asOf);
+        String cover = plain.covers().get(0).id();
+        double[][] alone = inTurn(List.of(
+                simulation::run,
+                () -> Candidates.of(evaluator.evaluate(dossier.plan(), dossier.context(), asOf), cover),
+                () -> Candidates.of(remembering.evaluate(dossier.plan(), dossier.context(), asOf), cover)));
         double r = at(ms[0], 0.5);
         double core = at(ms[1], 0.5);
         double drag = at(ms[2], 0.5);
@@ -73,6 +81,11 @@ final class SpeedRun {
                 ms[1][0],
                 core / r,
                 ms[1][0] / ms[0][0]);
+        System.out.printf(
+                Locale.ROOT,
+                "all species alone, with their evaluation: %.1f R the first time, %.1f R when looked at again%n",
+                at(alone[1], 0.5) / at(alone[0], 0.5),
+                at(alone[2], 0.5) / at(alone[0], 0.5));
         System.out.printf(
                 Locale.ROOT,
                 "drag in the core p50 %.1f ms; over HTTP p50 %.1f, p95 %.1f ms: %.2f and %.2f times the core's median%n",

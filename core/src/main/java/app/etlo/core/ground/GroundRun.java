@@ -21,6 +21,8 @@ public final class GroundRun {
     private final GroundScript script;
     private final GroundWeather weather;
     private final List<Mark> marks;
+    /** It was played to before this day. */
+    private final int to;
 
     /**
      * The state in every member before a day is played.
@@ -36,7 +38,8 @@ public final class GroundRun {
         }
     }
 
-    GroundRun(GroundScript script, GroundWeather weather, GroundCourse course, List<Mark> marks) {
+    GroundRun(GroundScript script, GroundWeather weather, GroundCourse course, List<Mark> marks, int to) {
+        this.to = to;
         this.script = script;
         this.weather = weather;
         this.course = course;
@@ -68,7 +71,7 @@ public final class GroundRun {
     /** The first day from which a run of another script in another weather may differ from this one; 0 when from the start. */
     int sameUntil(GroundScript changed, GroundWeather under) {
         int same = script.sameUntil(changed);
-        return same == 0 ? 0 : Math.min(same, weather.sameUntil(under));
+        return same == 0 ? 0 : Math.min(to, Math.min(same, weather.sameUntil(under)));
     }
 
     /** The last state before a day; its evening's records were asked for in this run too. */

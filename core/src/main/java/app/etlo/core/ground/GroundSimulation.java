@@ -33,12 +33,17 @@ public final class GroundSimulation {
      * @param earlier of a script like this one
      */
     public GroundRun run(Optional<GroundRun> earlier) {
-        return play(earlier, false);
+        return play(earlier, false, weather.days);
     }
 
     /** The same, kept so that the next can go on from it. */
     public GroundRun kept(Optional<GroundRun> earlier) {
-        return play(earlier, true);
+        return play(earlier, true, weather.days);
+    }
+
+    /** The same, played only to before a day: what is recorded later means nothing. */
+    public GroundRun kept(Optional<GroundRun> earlier, int to) {
+        return play(earlier, true, Math.max(0, Math.min(to, weather.days)));
     }
 
     private int[] recordedDays() {
@@ -95,19 +100,19 @@ public final class GroundSimulation {
         return course;
     }
 
-    private GroundRun play(Optional<GroundRun> earlier, boolean keep) {
+    private GroundRun play(Optional<GroundRun> earlier, boolean keep, int to) {
         int[] days = recordedDays();
         GroundCourse course = new GroundCourse(weather.members, script.plants.length, days);
-        Optional<Mark> start = earlier.flatMap(e -> e.before(e.sameUntil(script, weather)));
+        Optional<Mark> start = earlier.flatMap(e -> e.before(Math.min(to + 1, e.sameUntil(script, weather))));
         start.ifPresent(m -> {
             course.takeOver(earlier.orElseThrow().course(), m.day());
             course.counts.copyFrom(m.counts(), 0, weather.members);
         });
         List<Mark> marks = start.map(m -> earlier.orElseThrow().upTo(m)).orElseGet(ArrayList::new);
-        List<Mark> ahead = keep ? marks(start.map(Mark::day).orElse(0)) : List.of();
+        List<Mark> ahead = keep ? marks(start.map(Mark::day).orElse(0), to) : List.of();
         marks.addAll(ahead);
-        play(course, days, start, weather.days, ahead);
-        return new GroundRun(script, weather, course, marks);
+        play(course, days, start, to, ahead);
+        return new GroundRun(script, weather, course, marks, to);
     }
 
     private void play(GroundCourse course, int[] days, Optional<Mark> start, int to, List<Mark> marks) {
@@ -131,9 +136,9 @@ public final class GroundSimulation {
     }
 
     /** Places for the states to lay by after a day: one state while all members are the same. */
-    private List<Mark> marks(int after) {
+    private List<Mark> marks(int after, int to) {
         int every = GroundRun.everyDays(weather.days, weather.members, script.plants.length);
-        return IntStream.iterate(every, d -> d < weather.days, d -> d + every)
+        return IntStream.iterate(every, d -> d < to, d -> d + every)
                 .filter(d -> d > after)
                 .mapToObj(d -> new Mark(
                         d,

@@ -65,8 +65,19 @@ public final class PlanGround {
      */
     public static PlanGround of(
             LocalDate from, GroundEvents events, GroundSoil soil, GroundWeather weather, Optional<GroundRun> earlier) {
+        return until(from, events, soil, weather, earlier, weather.days());
+    }
+
+    /** The same to before a day: nothing later means anything in it. */
+    static PlanGround until(
+            LocalDate from,
+            GroundEvents events,
+            GroundSoil soil,
+            GroundWeather weather,
+            Optional<GroundRun> earlier,
+            int to) {
         GroundScript script = events.script(soil);
-        GroundRun run = new GroundSimulation(script, weather).kept(earlier);
+        GroundRun run = new GroundSimulation(script, weather).kept(earlier, to);
         return new PlanGround(from, soil, script, weather, run, events.standings());
     }
 

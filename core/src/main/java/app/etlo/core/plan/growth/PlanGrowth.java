@@ -20,6 +20,7 @@ import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.Window;
 import app.etlo.core.weather.YearsAhead;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -104,46 +105,60 @@ public final class PlanGrowth {
         return !day.isBefore(y.from()) && day.isBefore(y.from().plusDays(y.days()));
     }
 
-    /** Brought nearer to what was seen in the field and to what is said of stands, one after the other in time. */
+    /**
+     * Brought nearer to what was seen in the field and to what is said of stands, one after the other in time. Until the last of them the
+     * ground is played only as far as the next needs it.
+     */
     private PlanGround checked() {
         GroundEvents unseen = events(Optional.empty());
         Optional<GroundRun> like = memory.flatMap(m -> m.runs().nearest(unseen.script(soil), weather()));
-        PlanGround now = PlanGround.of(from(), unseen, soil, weather(), like);
+        Optional<GroundRun> run = like;
         for (FieldChecks.Check c : FieldChecks.inTime(plan.plan(), plan.asOf())) {
-            Optional<FieldChecks.Seen> seen =
-                    FieldChecks.seen(c, now, plan.context().farm().units());
-            if (seen.isPresent()) {
-                seenChecks.add(seen.get());
-                now = PlanGround.of(from(), events(Optional.empty()), soil, weather(), Optional.of(now.run()));
-            }
+            PlanGround now = playedTo(c.entry().on().plusDays(1), run);
+            run = Optional.of(now.run());
+            FieldChecks.seen(c, now, plan.context().farm().units()).ifPresent(seenChecks::add);
         }
         for (CoverInTime c : coversInTime()) {
-            Optional<StandSeen> seen = stand(c, now);
-            if (seen.isPresent()) {
-                stands.put(c.id(), seen.get());
-                now = PlanGround.of(from(), events(Optional.empty()), soil, weather(), Optional.of(now.run()));
-                now = broughtNearer(c, now);
-            }
+            run = brought(c, run);
         }
-        GroundRun last = now.run();
-        memory.ifPresent(m -> m.runs().keep(last, like));
-        return now;
+        PlanGround last = PlanGround.of(from(), events(Optional.empty()), soil, weather(), run);
+        memory.ifPresent(m -> m.runs().keep(last.run(), like));
+        return last;
     }
 
-    private PlanGround broughtNearer(CoverInTime c, PlanGround run) {
-        PlanGround now = run;
-        LocalDate end = c.endsOn().orElseThrow();
+    private PlanGround playedTo(LocalDate day, Optional<GroundRun> run) {
+        int to = (int) ChronoUnit.DAYS.between(from(), day);
+        return PlanGround.until(from(), events(Optional.empty()), soil, weather(), run, to);
+    }
+
+    /** Brings a cover to what is said of its stand. */
+    private Optional<GroundRun> brought(CoverInTime c, Optional<GroundRun> run) {
+        Optional<MixSeason> season = MixBench.season(plan, c).filter(s -> inTime(s.sown()) && inTime(s.end()));
+        if (season.isEmpty()) {
+            return run;
+        }
+        LocalDate end = season.get().end();
+        PlanGround now = playedTo(end, run);
+        Optional<StandSeen> seen = StandSeen.of(c, now, own(now, c, end), end);
         boolean dayGiven = c.entry().stand().flatMap(StandEntry::on).isPresent();
-        for (int i = 0; i < MOST_ROUNDS && !dayGiven; i++) {
-            StandSeen seen = stands.get(c.id());
-            SeasonGrowth growth = own(now, c, end);
-            if (!growth.byWinter() || seen.off(c, growth) < NEAR_ENOUGH) {
+        for (int i = 0; i < MOST_ROUNDS && seen.isPresent(); i++) {
+            stands.put(c.id(), seen.get());
+            if (dayGiven || !seen.get().forecast().byWinter()) {
                 break;
             }
-            stands.put(c.id(), seen.nearer(c, growth));
-            now = PlanGround.of(from(), events(Optional.empty()), soil, weather(), Optional.of(now.run()));
+            now = playedTo(end, Optional.of(now.run()));
+            SeasonGrowth growth = own(now, c, end);
+            if (seen.get().off(c, growth) < NEAR_ENOUGH) {
+                break;
+            }
+            seen = Optional.of(seen.get().nearer(c, growth));
         }
-        return now;
+        return Optional.of(now.run());
+    }
+
+    /** What is said of a cover's stand, with what was forecast without it. */
+    public Optional<StandSeen> standSeen(String coverId) {
+        return Optional.ofNullable(stands.get(coverId));
     }
 
     private List<CoverInTime> coversInTime() {
@@ -151,17 +166,6 @@ public final class PlanGrowth {
                 .filter(c -> c.sown().isPresent() && c.entry().stand().isPresent())
                 .sorted(Comparator.comparing(c -> c.sown().orElseThrow()))
                 .toList();
-    }
-
-    private Optional<StandSeen> stand(CoverInTime c, PlanGround now) {
-        return MixBench.season(plan, c)
-                .filter(s -> inTime(s.sown()) && now.covers(s.end()))
-                .flatMap(s -> StandSeen.of(c, now, own(now, c, s.end()), s.end()));
-    }
-
-    /** What is said of a cover's stand, with what was forecast without it. */
-    public Optional<StandSeen> standSeen(String coverId) {
-        return Optional.ofNullable(stands.get(coverId));
     }
 
     private LocalDate from() {
