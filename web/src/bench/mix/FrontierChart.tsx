@@ -37,8 +37,8 @@ export function FrontierChart({
       <figcaption id={id} className="text-[13px]">
         <b>Cost against the aims</b>{' '}
         <i className="text-ink2">
-          % of the most that one species alone gives, by their weights; in the circle how many
-          species
+          worth to the aims, by their weights; the first half of each counts most; in the circle how
+          many species
         </i>
       </figcaption>
       <svg

@@ -76,7 +76,8 @@ public final class MixDesigner {
      *
      * @param shares of the full rate by species
      * @param cost money per ha of seed that must be bought
-     * @param score what it delivers of each aim over the most one candidate does alone, by the aims' weights
+     * @param score what it is worth: what it delivers of each aim over the most one candidate does alone, by {@link AimUtility} and the
+     *     aims' weights
      * @param aims what it delivers with competition, by aim
      * @param binding wishes that hold it back, and what loosening each would buy
      * @param missed aims that the mix misses once competition is computed, though the linear programme met them
@@ -302,8 +303,8 @@ public final class MixDesigner {
 
     private double score(Map<String, Double> aims) {
         return weights.entrySet().stream()
-                .mapToDouble(
-                        w -> w.getValue() * aims.get(w.getKey()) / Math.max(1e-9, scale.getOrDefault(w.getKey(), 1.0)))
+                .mapToDouble(w -> w.getValue()
+                        * AimUtility.of(aims.get(w.getKey()) / Math.max(1e-9, scale.getOrDefault(w.getKey(), 1.0))))
                 .sum();
     }
 

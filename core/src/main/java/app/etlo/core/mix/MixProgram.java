@@ -13,13 +13,16 @@ import java.util.function.ToDoubleFunction;
  * rows.
  *
  * <p>Columns, for n species: the share of each (0 to n-1), whether it is in (n to 2n-1, whole), the share of it from stock (2n
- * to 3n-1), and which box is used when there is one (3n, whole).
+ * to 3n-1), which box is used when there is one (3n, whole), and for each aim, over the most of it, the first half of what is
+ * delivered, what lies above it, and what is lost below zero ({@link AimUtility}).
  *
  * @param rows those with a name are wishes and may be loosened or dropped; the others tie the columns together
  */
 public record MixProgram(List<MixItem> items, double[] goal, double[] upper, boolean[] whole, List<Row> rows) {
     /** Cost breaks ties between mixes that serve alike. */
     private static final double TIE_PER_COST = 1e-6;
+    /** More than this over the most of one species alone no mix delivers. */
+    private static final double MOST_OF_AN_AIM = 2;
 
     /**
      * One line of the programme: {@code least <= sum of weight x column <= most}.
@@ -55,7 +58,7 @@ public record MixProgram(List<MixItem> items, double[] goal, double[] upper, boo
      */
     public static MixProgram of(
             List<MixItem> items, Map<String, Double> weights, Map<String, Double> scale, MixWishes w) {
-        return new Build(items, w).program(weights, scale);
+        return new Build(items, weights, scale, w).program();
     }
 
     public int columns() {
@@ -79,17 +82,32 @@ public record MixProgram(List<MixItem> items, double[] goal, double[] upper, boo
         private final List<MixItem> items;
         private final MixWishes w;
         private final int n;
+        private final List<String> aims;
+        private final Map<String, Double> weights;
+        private final Map<String, Double> scale;
         private final List<Row> rows = new ArrayList<>();
 
-        Build(List<MixItem> items, MixWishes w) {
+        Build(List<MixItem> items, Map<String, Double> weights, Map<String, Double> scale, MixWishes w) {
             this.items = items;
             this.w = w;
             this.n = items.size();
+            this.weights = weights;
+            this.scale = scale;
+            this.aims = w.cheapest() ? List.of() : List.copyOf(weights.keySet());
         }
 
-        MixProgram program(Map<String, Double> weights, Map<String, Double> scale) {
-            double[] upper = new double[3 * n + 1];
-            boolean[] whole = new boolean[3 * n + 1];
+        private int columns() {
+            return 3 * n + 1 + 3 * aims.size();
+        }
+
+        /** The first of the three columns of an aim. */
+        private int of(int aim) {
+            return 3 * n + 1 + 3 * aim;
+        }
+
+        MixProgram program() {
+            double[] upper = new double[columns()];
+            boolean[] whole = new boolean[columns()];
             for (int i = 0; i < n; i++) {
                 MixItem item = items.get(i);
                 upper[i] = w.without().contains(item.species()) ? 0 : item.most();
@@ -100,23 +118,40 @@ public record MixProgram(List<MixItem> items, double[] goal, double[] upper, boo
             }
             upper[3 * n] = w.boxes() == 1 ? 1 : 0;
             whole[3 * n] = true;
+            for (int k = 0; k < aims.size(); k++) {
+                upper[of(k)] = AimUtility.HALF;
+                upper[of(k) + 1] = MOST_OF_AN_AIM;
+                upper[of(k) + 2] = MOST_OF_AN_AIM;
+                delivered(k);
+            }
             wishes();
-            return new MixProgram(items, goal(weights, scale), upper, whole, List.copyOf(rows));
+            return new MixProgram(items, goal(), upper, whole, List.copyOf(rows));
         }
 
-        private double[] goal(Map<String, Double> weights, Map<String, Double> scale) {
-            double[] goal = new double[3 * n + 1];
+        private double[] goal() {
+            double[] goal = new double[columns()];
             for (int i = 0; i < n; i++) {
-                MixItem item = items.get(i);
-                double serves = weights.entrySet().stream()
-                        .mapToDouble(a -> a.getValue()
-                                * item.aims().getOrDefault(a.getKey(), 0.0)
-                                / Math.max(1e-9, scale.getOrDefault(a.getKey(), 1.0)))
-                        .sum();
-                goal[i] = w.cheapest() ? -item.cost() : serves - TIE_PER_COST * item.cost();
-                goal[2 * n + i] = (w.cheapest() ? 1 : TIE_PER_COST) * item.cost();
+                double cost = items.get(i).cost() * (w.cheapest() ? 1 : TIE_PER_COST);
+                goal[i] = -cost;
+                goal[2 * n + i] = cost;
+            }
+            for (int k = 0; k < aims.size(); k++) {
+                double weight = weights.get(aims.get(k));
+                goal[of(k)] = weight * AimUtility.FIRST;
+                goal[of(k) + 1] = weight * AimUtility.SECOND;
+                goal[of(k) + 2] = -weight * AimUtility.FIRST;
             }
             return goal;
+        }
+
+        /** The columns of an aim hold no more than the shares deliver. */
+        private void delivered(int k) {
+            double most = Math.max(1e-9, scale.getOrDefault(aims.get(k), 1.0));
+            double[] row = shares(i -> i.aims().getOrDefault(aims.get(k), 0.0) / most);
+            row[of(k)] = -1;
+            row[of(k) + 1] = -1;
+            row[of(k) + 2] = 1;
+            rows.add(Row.tie(row, 0, Double.POSITIVE_INFINITY));
         }
 
         private void tie(int i) {
@@ -270,7 +305,7 @@ public record MixProgram(List<MixItem> items, double[] goal, double[] upper, boo
         }
 
         private double[] row() {
-            return new double[3 * n + 1];
+            return new double[columns()];
         }
 
         private double[] shares(ToDoubleFunction<MixItem> of) {
