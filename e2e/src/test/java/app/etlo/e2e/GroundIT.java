@@ -281,7 +281,7 @@ class GroundIT extends InBrowser {
     void a_quadrat_moves_the_forecast_and_says_by_how_much() {
         demo();
         page.navigate("/fields/field-kettle-hollow/end");
-        double before = shown("Dry tops that stand when it ends");
+        double before = shown("Dry tops simulated without it");
         button("Enter a field check").click();
         type("Seen on", "20 Oct 2026");
         for (int i = 1; i <= 4; i++) {
@@ -290,14 +290,14 @@ class GroundIT extends InBrowser {
         Locator checks = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Field checks"));
         assertThat(checks).containsText("t/ha forecast: from here on × 0.");
         saved();
-        assertTrue(shown("Dry tops that stand when it ends") < before);
+        assertTrue(shown("Dry tops simulated without it") < before);
         checks.getByRole(
                         AriaRole.BUTTON,
                         new Locator.GetByRoleOptions().setName(Pattern.compile("^Factor of the field check")))
                 .click();
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("inverse of its variance");
         page.keyboard().press("Escape");
-        figure("Dry tops that stand when it ends").click();
+        figure("Dry tops simulated without it").click();
         button("What moves it most").click();
         Locator moves = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What moves it most"));
         assertThat(moves).containsText("Confidence:");
@@ -309,6 +309,6 @@ class GroundIT extends InBrowser {
         assertThat(field("Cut 4, fresh")).hasValue("74");
         button("Remove the check of 20 Oct 2026").click();
         saved();
-        assertEquals(before, shown("Dry tops that stand when it ends"), 1e-9);
+        assertEquals(before, shown("Dry tops simulated without it"), 1e-9);
     }
 }

@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 
 /** A plan of one's own, begun in an empty practice: looked at in the field, gone through in a past year, set against a copy. */
 class OwnPlanIT extends InBrowser {
-    private static final String STANDS = "Dry tops that stand when it ends";
+    private static final String STANDS = "Biomass above ground, dry";
 
     @BeforeEach
     void own_plan() {
@@ -114,7 +114,7 @@ class OwnPlanIT extends InBrowser {
         Page tab = listened(context.newPage());
         tab.navigate(page.url().replaceFirst("(/fields/[^/?]+).*", "$1/compared"));
         Locator tops = tab.getByRole(AriaRole.ROW)
-                .filter(new Locator.FilterOptions().setHasText("Dry tops that stand"))
+                .filter(new Locator.FilterOptions().setHasText("Dry tops when it ends"))
                 .first();
         assertThat(tops).containsText(Pattern.compile("\u2212\\d"));
         String early = tops.textContent();

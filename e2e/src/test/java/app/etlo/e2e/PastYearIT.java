@@ -128,11 +128,11 @@ class PastYearIT extends InBrowser {
     void stock_and_water_are_entered_and_felt() {
         demo();
         page.navigate("/fields/field-kettle-hollow/end");
-        double before = shown("Dry tops that stand when it ends");
+        double before = shown("Dry tops simulated without it");
         button("Graze it").click();
         assertThat(page.locator("main")).containsText("Eight parts in ten of the nitrogen eaten come back");
         saved();
-        assertTrue(shown("Dry tops that stand when it ends") < before);
+        assertTrue(shown("Dry tops simulated without it") < before);
         type("Of the tops eaten", "400");
         assertThat(field("Of the tops eaten")).hasAttribute("aria-invalid", "true");
         type("Of the tops eaten", "20");
@@ -140,7 +140,7 @@ class PastYearIT extends InBrowser {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Remove the grazing")))
                 .click();
         saved();
-        assertEquals(before, shown("Dry tops that stand when it ends"), 1e-9);
+        assertEquals(before, shown("Dry tops simulated without it"), 1e-9);
         step("Feed");
         button("Irrigate").click();
         assertThat(field("Water")).hasValue("25");

@@ -14,6 +14,9 @@ import java.util.concurrent.ConcurrentHashMap;
  * use it at once.
  */
 public final class TriedGrowth {
+    /** A search for mixes tries some hundreds; what is kept of one ground is let go beyond this. */
+    private static final int MOST_OF_A_GROUND = 3000;
+
     private final int most;
     private final Deque<Ground> grounds = new ArrayDeque<>();
 
@@ -34,6 +37,9 @@ public final class TriedGrowth {
                         && weather.sameUntil(g.weather()) > evening)
                 .findFirst()
                 .orElseGet(() -> new Ground(script, weather, evening, new ConcurrentHashMap<>()));
+        if (found.grown().size() > MOST_OF_A_GROUND) {
+            found.grown().clear();
+        }
         grounds.remove(found);
         grounds.addFirst(found);
         while (grounds.size() > most) {
