@@ -295,7 +295,7 @@ class GroundIT extends InBrowser {
                         AriaRole.BUTTON,
                         new Locator.GetByRoleOptions().setName(Pattern.compile("^Factor of the field check")))
                 .click();
-        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("inverse of its variance");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("believed whole");
         page.keyboard().press("Escape");
         figure("Dry tops simulated without it").click();
         button("What moves it most").click();
