@@ -297,11 +297,10 @@ class GroundIT extends InBrowser {
                 .click();
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("believed whole");
         page.keyboard().press("Escape");
-        figure("Dry tops simulated without it").click();
+        figure("Ground covered by residue a week after it ends").click();
         button("What moves it most").click();
         Locator moves = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What moves it most"));
         assertThat(moves).containsText("Confidence:");
-        assertThat(moves).containsText("use of light");
         accessible("what moves a figure");
         page.keyboard().press("Escape");
         accessible("field checks");
