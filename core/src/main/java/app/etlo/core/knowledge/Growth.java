@@ -44,11 +44,6 @@ public record Growth(
         }
     }
 
-    /** Whether it flowers only after a time of cold. */
-    public boolean needsWinter() {
-        return lifeCycle.equals("winter annual") || lifeCycle.equals("biennial");
-    }
-
     public boolean isPerennial() {
         return lifeCycle.contains("perennial");
     }

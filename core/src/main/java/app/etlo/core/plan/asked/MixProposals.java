@@ -43,7 +43,7 @@ public final class MixProposals {
     private final Evaluated e;
     /** Searches under a ceiling of cost: whole bags can make a mix dearer than the search counts. */
     /** So many times species that notes stop are left out. */
-    private static final int MOST_STOPS = 5;
+    private static final int MOST_STOPS = 12;
 
     private static final int TRIES = 6;
     /** Each try goes down by at least this share of the ceiling asked for. */
