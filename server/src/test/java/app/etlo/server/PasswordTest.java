@@ -103,6 +103,14 @@ class PasswordTest {
         assertThat(Letters.to(real)).contains("/reset#");
         assertThat(Letters.find(lookAlike)).isEmpty();
         assertThat(Letters.find(real.toUpperCase(java.util.Locale.ROOT))).isEmpty();
+        // it opens nobody's account, and is free for whoever has it
+        assertThat(stranger()
+                        .post(
+                                "/api/practices",
+                                "{\"practice\":\"L\",\"email\":\"" + lookAlike + "\",\"password\":\"" + Browser.PASSWORD
+                                        + "\"}")
+                        .status())
+                .isEqualTo(201);
     }
 
     @Test

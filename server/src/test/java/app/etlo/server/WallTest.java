@@ -3,6 +3,7 @@ package app.etlo.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.etlo.server.access.Access;
+import app.etlo.server.limits.Limited;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.List;
@@ -312,5 +313,31 @@ class WallTest {
                                 || e.path().contains("{"))
                         .as(e + " needs a rule here")
                         .isTrue());
+    }
+
+    /** What strangers can use up without a password is counted apart from signing in. */
+    @Test
+    void links_and_new_accounts_have_measures_of_their_own() {
+        Map<String, Limited.Kind> found = new java.util.TreeMap<>();
+        handlers.getHandlerMethods().forEach((where, handler) -> {
+            Limited limited = handler.getMethodAnnotation(Limited.class);
+            String path = where.getPathPatternsCondition() == null
+                    ? ""
+                    : where.getPathPatternsCondition()
+                            .getPatternValues()
+                            .iterator()
+                            .next();
+            if (path.matches("/api/(session|practices|invitations/\\w+|resets.*)") && limited != null) {
+                found.put(path, limited.value());
+            }
+        });
+        assertThat(found)
+                .isEqualTo(Map.of(
+                        "/api/session", Limited.Kind.ENTRANCE,
+                        "/api/practices", Limited.Kind.JOINING,
+                        "/api/invitations/accepted", Limited.Kind.JOINING,
+                        "/api/invitations/opened", Limited.Kind.LINK,
+                        "/api/resets", Limited.Kind.LINK,
+                        "/api/resets/used", Limited.Kind.LINK));
     }
 }
