@@ -1,5 +1,7 @@
 package app.etlo.standins;
 
+import app.etlo.core.field.SoilProfile;
+import app.etlo.core.ground.OpenGrounds;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
 import app.etlo.core.knowledge.Station;
@@ -23,6 +25,7 @@ final class StandInWeather {
 
     private final Knowledge knowledge = KnowledgeLoader.shipped();
     private final Climates climates = new Climates(knowledge);
+    private final OpenGrounds open = new OpenGrounds();
 
     record Day(LocalDate date, double tminC, double tmaxC, double prcpMm) {}
 
@@ -58,7 +61,8 @@ final class StandInWeather {
     /** Soil temperature at 5 cm on a day. */
     double soilC(double latitude, LocalDate on) {
         Climate climate = climate(latitude, on);
-        return tenths(climate.soilC(climate.series().index(on)));
+        return tenths(
+                open.of(climate, SoilProfile.usual(), 1).soilC(climate.series().index(on)));
     }
 
     private static double tenths(double v) {

@@ -31,8 +31,9 @@ final class SeedbedCold extends Judgement {
                         c.window().map(w -> w.kind() != WindowKind.FROST_SEEDED).orElse(true))
                 .flatMap(c -> c.seedbed().stream()
                         .flatMap(b -> c.components().stream()
-                                .filter(x ->
-                                        b.coldPercent().get(x.species().id()).middle() > MANY_PERCENT)
+                                .filter(x -> b.coldPercent()
+                                                .containsKey(x.species().id())
+                                        && b.coldPercent().get(x.species().id()).middle() > MANY_PERCENT)
                                 .map(x -> cold(s, c, x.species(), b))));
     }
 

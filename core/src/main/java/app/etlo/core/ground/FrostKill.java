@@ -21,7 +21,7 @@ final class FrostKill {
     private FrostKill() {}
 
     static void pass(GroundState s) {
-        double crown = crownC(s.tminC, s.snowMm);
+        double crown = crownC(s.tminC, s.lyingSnowMm());
         for (int i = s.liveCount - 1; i >= 0; i--) {
             int p = s.live[i];
             if (s.status[p] == GroundState.UP) {

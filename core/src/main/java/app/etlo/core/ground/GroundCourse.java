@@ -173,7 +173,7 @@ public final class GroundCourse {
             case RESIDUE_KG_HA -> 10 * (s.surface.massGM2() + s.standing.massGM2());
             case MINERAL_N_KG_HA -> 10 * s.mineralN();
             case AVAILABLE_WATER_MM -> available(s);
-            case SNOW_MM -> s.snowMm;
+            case SNOW_MM -> s.lyingSnowMm();
             case SOIL_C -> s.soilC;
             case WATER_1 -> s.relativeWater(0);
             case WATER_2 -> s.relativeWater(1);

@@ -69,6 +69,7 @@ final class GroundLoop {
         s.parMj = 0.5 * weather.solarMj[member][d];
         s.et0Mm = weather.et0Mm[member][d];
         s.dayLengthH = weather.dayLengthH[d];
+        s.measuredSnowMm = weather.snowMm.length == 0 ? Double.NaN : weather.snowMm[member][d];
         s.irrigationMm = 0;
     }
 

@@ -8,11 +8,13 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
- * Plays a script over every weather year. Days that are the same in all years are played once. Records are kept on every seventh day
- * and, before anything is done, on the days of events.
+ * Plays a script over every weather year. Days that are the same in all years are played once. Records are kept on every seventh day,
+ * before anything is done on the days of events, and some days after a sowing.
  */
 public final class GroundSimulation {
     private static final int EVERY = 7;
+    /** So many days after a sowing the seedbed is looked at once more. */
+    public static final int SEEDBED_DAYS = 4;
 
     private final GroundScript script;
     private final GroundWeather weather;
@@ -47,9 +49,13 @@ public final class GroundSimulation {
     }
 
     private int[] recordedDays() {
+        IntStream evenings = Arrays.stream(script.events)
+                .flatMapToInt(e -> e instanceof GroundEvent.Sow
+                        ? IntStream.of(e.day() - 1, e.day() + SEEDBED_DAYS)
+                        : IntStream.of(e.day() - 1));
         return IntStream.concat(
                         IntStream.iterate(0, d -> d < weather.days, d -> d + EVERY),
-                        Arrays.stream(script.events).mapToInt(e -> e.day() - 1).filter(d -> d >= 0 && d < weather.days))
+                        evenings.filter(d -> d >= 0 && d < weather.days))
                 .sorted()
                 .distinct()
                 .toArray();

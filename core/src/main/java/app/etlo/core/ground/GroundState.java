@@ -77,6 +77,8 @@ final class GroundState {
     double et0Mm;
     double dayLengthH;
     double irrigationMm;
+    /** NaN where nobody measured it. */
+    double measuredSnowMm = Double.NaN;
 
     // worked out on the day, by plant
     final double[] light;
@@ -139,6 +141,11 @@ final class GroundState {
     /** Water of a layer between wilting point, 0, and field capacity, 1; above 1 when wetter. */
     double relativeWater(int layer) {
         return (waterMm[layer] - soil.wiltingMm[layer]) / soil.availableMm(layer);
+    }
+
+    /** Snow on the ground as water, mm: its depth as measured, where it was; else what has fallen and not melted. */
+    double lyingSnowMm() {
+        return Double.isNaN(measuredSnowMm) ? snowMm : measuredSnowMm;
     }
 
     /** The same over the top 30 cm. */

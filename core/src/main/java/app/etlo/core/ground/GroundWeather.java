@@ -1,6 +1,8 @@
 package app.etlo.core.ground;
 
+import app.etlo.core.weather.Climate;
 import app.etlo.core.weather.Sunlight;
+import app.etlo.core.weather.WeatherSeries;
 import app.etlo.core.weather.YearsAhead;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -10,6 +12,8 @@ import java.util.Arrays;
  * counted, so that they are played once.
  */
 public final class GroundWeather {
+    private static final double[][] NO_SNOW = {};
+
     final int members;
     final int days;
     final int sharedDays;
@@ -18,9 +22,12 @@ public final class GroundWeather {
     final double[][] rainMm;
     final double[][] solarMj;
     final double[][] et0Mm;
+    /** Depth of snow as water where it was measured; NaN where not, and no rows at all in a record without snow. */
+    final double[][] snowMm;
+
     final double[] dayLengthH;
 
-    private GroundWeather(int members, int days, int sharedDays) {
+    private GroundWeather(int members, int days, int sharedDays, boolean hasSnow) {
         this.members = members;
         this.days = days;
         this.sharedDays = sharedDays;
@@ -29,6 +36,7 @@ public final class GroundWeather {
         this.rainMm = new double[members][days];
         this.solarMj = new double[members][days];
         this.et0Mm = new double[members][days];
+        this.snowMm = hasSnow ? new double[members][days] : NO_SNOW;
         this.dayLengthH = new double[days];
     }
 
@@ -46,7 +54,8 @@ public final class GroundWeather {
     public static GroundWeather of(YearsAhead years, LocalDate asOf, double scale, double rain) {
         int days = years.days();
         int known = Math.min(days, years.sameUntil(asOf));
-        GroundWeather w = new GroundWeather(years.count(), days, known);
+        GroundWeather w = new GroundWeather(
+                years.count(), days, known, years.climate().series().hasSnow());
         double latitude = years.climate().place().latitude();
         LocalDate day = years.from();
         for (int d = 0; d < days; d++, day = day.plusDays(1)) {
@@ -59,6 +68,28 @@ public final class GroundWeather {
                 w.rainMm[m][d] = years.rainMm(m, d) * rain;
                 w.solarMj[m][d] = years.solarMj(m, d);
                 w.et0Mm[m][d] = years.et0Mm(m, d) * scale;
+                if (w.snowMm.length > 0) {
+                    w.snowMm[m][d] = years.snowCm(m, d) * Snow.MM_PER_CM;
+                }
+            }
+        }
+        return w;
+    }
+
+    /** A whole record as one member; days it does not know are NaN. */
+    static GroundWeather of(Climate climate, double scale) {
+        WeatherSeries s = climate.series();
+        GroundWeather w = new GroundWeather(1, s.days(), s.days(), s.hasSnow());
+        for (int d = 0; d < s.days(); d++) {
+            w.dayLengthH[d] =
+                    Sunlight.dayLengthH(climate.place().latitude(), s.date(d).getDayOfYear());
+            w.tminC[0][d] = s.tminC(d);
+            w.tmaxC[0][d] = s.tmaxC(d);
+            w.rainMm[0][d] = s.rainMm(d);
+            w.solarMj[0][d] = climate.solarMj(d);
+            w.et0Mm[0][d] = climate.et0Mm(d) * scale;
+            if (s.hasSnow()) {
+                w.snowMm[0][d] = s.snowCm(d) * Snow.MM_PER_CM;
             }
         }
         return w;
@@ -66,7 +97,7 @@ public final class GroundWeather {
 
     /** The first day on which this and another weather may differ; 0 when they cannot be compared. */
     public int sameUntil(GroundWeather o) {
-        if (members != o.members || sharedDays != o.sharedDays) {
+        if (members != o.members || sharedDays != o.sharedDays || snowMm.length != o.snowMm.length) {
             return 0;
         }
         int same = Math.min(days, o.days);
@@ -77,6 +108,9 @@ public final class GroundWeather {
             same = upTo(same, rainMm[m], o.rainMm[m]);
             same = upTo(same, solarMj[m], o.solarMj[m]);
             same = upTo(same, et0Mm[m], o.et0Mm[m]);
+            if (snowMm.length > 0) {
+                same = upTo(same, snowMm[m], o.snowMm[m]);
+            }
         }
         return same;
     }

@@ -24,7 +24,7 @@ final class LightSharing {
                 s.order[n++] = p;
             }
         }
-        if (n == 0 || s.snowMm > Snow.DARK_MM) {
+        if (n == 0 || s.lyingSnowMm() > Snow.DARK_MM) {
             return;
         }
         double taken = 1 - Math.exp(-sum);

@@ -12,7 +12,7 @@ final class SoilWarmth {
     private SoilWarmth() {}
 
     static void pass(GroundState s) {
-        double rate = s.snowMm >= SNOW_MM ? RATE_UNDER_SNOW : RATE;
+        double rate = s.lyingSnowMm() >= SNOW_MM ? RATE_UNDER_SNOW : RATE;
         double apart = s.meanC - s.soilC;
         if (apart > 0) {
             double cover = 0.4 * s.leafAreaOfAll() + 0.0015 * (s.surface.massGM2() + s.standing.massGM2());

@@ -67,7 +67,7 @@ final class WaterFlow {
         double coefficient =
                 Math.min(wet * (MOST_COEFFICIENT - basal), (1 - cover) * MOST_COEFFICIENT) * (1 - 0.5 * residue);
         double can = Math.max(0, s.soil.evaporableMm - depletion);
-        double mm = s.snowMm > 0 ? 0 : Math.max(0, Math.min(coefficient * s.et0Mm, can));
+        double mm = s.lyingSnowMm() > 0 ? 0 : Math.max(0, Math.min(coefficient * s.et0Mm, can));
         s.waterMm[0] -= mm;
         s.books.evaporationMm += mm;
     }

@@ -7,7 +7,6 @@ import app.etlo.core.quantity.Band;
  *
  * @param minSoilC soil temperature from which it germinates, degrees Celsius
  * @param emergenceDegreeDays until it is up
- * @param fullCoverDegreeDays until a full stand covers the ground
  * @param floweringDegreeDays until half of the plants flower
  * @param seedDegreeDays until it sheds seed that can grow
  * @param massTHa dry tops of a full pure stand at flowering, poor to good site
@@ -20,7 +19,6 @@ public record Growth(
         double minSoilC,
         double bestSoilC,
         double emergenceDegreeDays,
-        double fullCoverDegreeDays,
         double floweringDegreeDays,
         double seedDegreeDays,
         Band massTHa,

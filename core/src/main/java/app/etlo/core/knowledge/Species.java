@@ -15,8 +15,6 @@ import java.util.Optional;
  * @param maxShare greatest share of the full rate that a blend usually bears, 0 to 1
  * @param latestSowDaysBeforeFrost days before the usual first autumn frost by which it should be sown; negative: after it
  * @param baseC temperature below which its growth is not counted, degrees Celsius
- * @param usefulDegreeDays from sowing to the smallest useful stand, about 1 t/ha
- * @param establishDegreeDays from sowing until it stands well enough to pass a winter; legumes until they nodulate
  * @param killC night temperature that ends it, hardened where it hardens
  * @param form outline in the drawing
  * @param sources of each column's value
@@ -37,8 +35,6 @@ public record Species(
         double maxShare,
         int latestSowDaysBeforeFrost,
         double baseC,
-        double usefulDegreeDays,
-        double establishDegreeDays,
         double killC,
         String form,
         double testWeightLbBu,

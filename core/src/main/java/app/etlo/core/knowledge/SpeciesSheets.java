@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
@@ -17,6 +18,9 @@ import java.util.stream.Collectors;
 public final class SpeciesSheets {
     private static final List<String> GRADES = List.of("low", "medium", "high");
     private static final List<String> REGROWTH = List.of("none", "some", "strong");
+    /** Columns of earlier versions, before growth was simulated: what a practice said of them is kept and changes nothing. */
+    private static final Set<String> RETIRED = Set.of("usefulDegreeDays", "establishDegreeDays", "fullCoverDegreeDays");
+
     private static final List<String> FORAGE = List.of("none", "fair", "good", "excellent");
 
     private final Map<String, SpeciesColumn> columns;
@@ -72,8 +76,9 @@ public final class SpeciesSheets {
     Species read(String id, List<Correction> corrections) {
         Sheet sheet = Optional.ofNullable(sheets.get(id))
                 .orElseThrow(() -> new CorrectionRefused("/species", "the library has no species '" + id + "'"));
-        List<Correction> own =
-                corrections.stream().filter(c -> c.species().equals(id)).toList();
+        List<Correction> own = corrections.stream()
+                .filter(c -> c.species().equals(id) && !RETIRED.contains(c.column()))
+                .toList();
         if (own.isEmpty()) {
             return species(sheet);
         }
@@ -157,8 +162,6 @@ public final class SpeciesSheets {
                 number(at, "maxShare"),
                 (int) number(at, "latestSowDaysBeforeFrost"),
                 number(at, "baseC"),
-                number(at, "usefulDegreeDays"),
-                number(at, "establishDegreeDays"),
                 killC,
                 r.oneOf("form", KnowledgeLoader.FORMS),
                 number(at, "testWeightLbBu"),
@@ -174,7 +177,6 @@ public final class SpeciesSheets {
                 number(at, "minSoilC"),
                 number(at, "bestSoilC"),
                 number(at, "emergenceDegreeDays"),
-                number(at, "fullCoverDegreeDays"),
                 number(at, "floweringDegreeDays"),
                 number(at, "seedDegreeDays"),
                 band(at, "massLowTHa", "massTHa", "massHighTHa"),

@@ -12,9 +12,11 @@ import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * What the seed meets on its day, over the weather years: soil colder than a species germinates in, and too little rain to wet
@@ -28,23 +30,27 @@ public record Seedbed(Map<String, Figure> coldPercent, Figure dryPercent) implem
     public static final double WETTING_MM = 10;
     /** It must fall in so many days. */
     public static final int WAIT_DAYS = 10;
-    /** The soil is taken as the mean of so many days. */
-    private static final int SOIL_DAYS = 5;
 
     private static final Formula SHARE =
             Formula.of("Share of the weather years", "years / all * 100", Source.identity("a share"), "years", "all");
 
-    public static Seedbed of(String prefix, LocalDate sown, List<Species> species, YearsAhead years) {
+    /**
+     * @param soilC temperature of the ground in the days after, by weather year; empty where it is not simulated
+     */
+    public static Seedbed of(
+            String prefix, LocalDate sown, List<Species> species, YearsAhead years, Optional<double[]> soilC) {
         int day = years.day(sown);
         Map<String, Figure> cold = new LinkedHashMap<>();
-        species.forEach(s -> cold.put(
+        soilC.ifPresent(byYear -> species.forEach(s -> cold.put(
                 s.id(),
                 share(
                         prefix + "/" + s.id() + "/coldPercent",
                         "Years with soil under " + Said.of(Math.round(s.growth().minSoilC()), Unit.CELSIUS) + ", "
                                 + s.name(),
-                        coldYears(s, years, day),
-                        years.count())));
+                        (int) Arrays.stream(byYear)
+                                .filter(c -> c < s.growth().minSoilC())
+                                .count(),
+                        byYear.length))));
         return new Seedbed(
                 Map.copyOf(cold),
                 share(
@@ -53,19 +59,6 @@ public record Seedbed(Map<String, Figure> coldPercent, Figure dryPercent) implem
                                 + " days after sowing",
                         dryYears(years, day),
                         years.count()));
-    }
-
-    private static int coldYears(Species s, YearsAhead years, int day) {
-        int n = 0;
-        for (int y = 0; y < years.count(); y++) {
-            double sum = 0;
-            int days = 0;
-            for (int d = day; d < Math.min(years.days(), day + SOIL_DAYS); d++, days++) {
-                sum += years.soilC(y, d);
-            }
-            n += days > 0 && sum / days < s.growth().minSoilC() ? 1 : 0;
-        }
-        return n;
     }
 
     private static int dryYears(YearsAhead years, int day) {

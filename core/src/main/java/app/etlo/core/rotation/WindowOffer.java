@@ -3,8 +3,8 @@ package app.etlo.core.rotation;
 import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
+import app.etlo.core.weather.BareGround;
 import app.etlo.core.weather.DegreeDays;
-import app.etlo.core.weather.SoilWater;
 import app.etlo.core.weather.Workability;
 import app.etlo.core.weather.YearFigure;
 import app.etlo.core.weather.YearsAhead;
@@ -16,7 +16,6 @@ import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
 import java.time.LocalDate;
 import java.util.Arrays;
-import java.util.List;
 import java.util.Optional;
 
 /** What a window offers in a cool, a middle and a warm year: degree days, frosts, rain and soil water, days to drill on. */
@@ -41,14 +40,15 @@ public final class WindowOffer {
     private static final Formula WATER = Formula.of(
             "Water on offer",
             "soil + rain",
-            Source.fromMemory("Allen and others 1998, FAO-56: daily balance of the root zone; and the rain that falls"),
+            Source.own(
+                    "water that roots can draw from the simulated ground as the window opens, and the rain that falls in it"),
             "soil",
             "rain");
     private static final Formula WORK_DAYS = Formula.of(
             "Days dry enough to drill",
             "days",
             Source.own(
-                    "days on which the top 10 cm of a soil under short grass hold at most 92 % of field capacity, with"
+                    "days on which the top 10 cm of bare ground, as simulated, hold at most 92 % of field capacity, with"
                             + " hardly any rain on the day and no snow"),
             "days");
     private static final Formula LIGHT =
@@ -57,17 +57,17 @@ public final class WindowOffer {
     private record Frosts(Optional<Figure> first, Optional<Figure> last) {}
 
     private final YearsAhead years;
-    private final List<SoilWater.Course> water;
-    private final List<SoilWater.Course> grass;
+    private final BareGround bare;
+    private final RootZone water;
 
     /**
-     * @param water the soil's water of each year ahead, under the plan
-     * @param grass the same under short grass: days fit for work are counted there, as on the page of the weather, whatever is planned
+     * @param bare days fit for work are counted on it, as on the page of the weather, whatever is planned
+     * @param water of the plan's own ground
      */
-    public WindowOffer(YearsAhead years, List<SoilWater.Course> water, List<SoilWater.Course> grass) {
+    public WindowOffer(YearsAhead years, BareGround bare, RootZone water) {
         this.years = years;
-        this.water = List.copyOf(water);
-        this.grass = List.copyOf(grass);
+        this.bare = bare;
+        this.water = water;
     }
 
     /** What one window offers. */
@@ -180,11 +180,14 @@ public final class WindowOffer {
     }
 
     private Optional<Figure> water(Window w) {
-        int start = Math.max(0, years.day(w.from()) - 1);
+        Optional<LocalDate> evening = water.eveningBefore(w.from());
+        if (evening.isEmpty()) {
+            return Optional.empty();
+        }
         double[] rain = years.rain(w.from(), w.to());
         double[] sum = new double[years.count()];
         for (int y = 0; y < sum.length; y++) {
-            sum[y] = rain[y] + (start < years.days() ? water.get(y).availableMm(start) : 0);
+            sum[y] = rain[y] + water.availableMm(w.from(), y);
         }
         return YearFigure.of(years, sum)
                 .map(f -> f.figure(
@@ -198,8 +201,8 @@ public final class WindowOffer {
                         1,
                         Input.of(
                                 "soil",
-                                "Water in the root zone on " + Shown.date(w.from()),
-                                start < years.days() ? water.get(f.member()).availableMm(start) : 0,
+                                "Water in the root zone on the evening of " + Shown.date(evening.get()),
+                                water.availableMm(w.from(), f.member()),
                                 Unit.MILLIMETRE,
                                 Origin.FORECAST,
                                 f.words())));
@@ -226,8 +229,7 @@ public final class WindowOffer {
         double[] days = new double[years.count()];
         for (int y = 0; y < days.length; y++) {
             for (int d = a; d < b; d++) {
-                boolean dry = Workability.DRILL.allows(
-                        grass.get(y).topShare(d), years.rainMm(y, d), years.snowCm(y, d), years.soilC(y, d));
+                boolean dry = bare.allows(Workability.DRILL, years.place(y, d), years.rainMm(y, d));
                 days[y] += dry ? 1 : 0;
             }
         }

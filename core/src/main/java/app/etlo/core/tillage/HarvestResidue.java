@@ -10,7 +10,10 @@ import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
 import java.util.Optional;
 
-/** Residue left by the harvest of a grain crop: dry grain x (1 - HI) / HI. Nothing is taken off for bales or decay. */
+/**
+ * Residue left by the harvest of a grain crop: what is not grain of the tops as simulated; by a yield that somebody typed dry grain x
+ * (1 - HI) / HI. Nothing is taken off for bales or decay.
+ */
 public final class HarvestResidue {
     private static final Formula MASS = Formula.of(
                     "Residue after harvest",
@@ -20,11 +23,32 @@ public final class HarvestResidue {
                     "moisture",
                     "hi")
             .remarking("mass on the day of harvest; decay comes with the simulation");
+    private static final Formula OF_TOPS = Formula.of(
+                    "Residue after harvest",
+                    "tops * (1 - hi)",
+                    Source.identity("definition of the harvest index"),
+                    "tops",
+                    "hi")
+            .remarking("mass on the day of harvest; a yield goal that is typed takes the place of the simulated tops");
 
     private HarvestResidue() {}
 
-    /** Dry residue, kg/ha; empty where no harvest index is held. */
-    public static Optional<Figure> of(String prefix, Crop crop, Optional<Quantity> yieldMass) {
+    /**
+     * Dry residue; empty where no harvest index is held.
+     *
+     * @param typed yield as mass; empty where nobody typed one
+     * @param tops of the crop at harvest as simulated; without them the crop's usual yield counts
+     */
+    public static Optional<Figure> of(String prefix, Crop crop, Optional<Quantity> typed, Optional<Figure> tops) {
+        if (typed.isEmpty() && tops.isPresent()) {
+            return crop.harvestIndex()
+                    .map(hi -> OF_TOPS.figure(
+                            prefix + "/residue",
+                            "Residue after " + crop.name(),
+                            Unit.T_PER_HA,
+                            Input.figure("tops", tops.get()),
+                            index(crop, hi)));
+        }
         return crop.harvestIndex()
                 .map(hi -> MASS.figure(
                         prefix + "/residue",
@@ -33,12 +57,11 @@ public final class HarvestResidue {
                         Input.of(
                                 "grain",
                                 "Grain yield as sold",
-                                yieldMass
-                                        .map(q -> q.in(Unit.KG_PER_HA))
+                                typed.map(q -> q.in(Unit.KG_PER_HA))
                                         .orElse(crop.yieldKgHa().middle()),
                                 Unit.KG_PER_HA,
-                                yieldMass.isPresent() ? Origin.ENTERED : Origin.DEFAULT,
-                                yieldMass.isPresent() ? "yield goal" : "usual yield"),
+                                typed.isPresent() ? Origin.ENTERED : Origin.DEFAULT,
+                                typed.isPresent() ? "yield goal" : "usual yield"),
                         Input.of(
                                 "moisture",
                                 "Grain moisture",
@@ -46,12 +69,16 @@ public final class HarvestResidue {
                                 Unit.PERCENT,
                                 Origin.LIBRARY,
                                 crop.source().text()),
-                        Input.of(
-                                "hi",
-                                "Harvest index",
-                                hi,
-                                Unit.FRACTION,
-                                Origin.LIBRARY,
-                                crop.source().text())));
+                        index(crop, hi)));
+    }
+
+    private static Input index(Crop crop, double hi) {
+        return Input.of(
+                "hi",
+                "Harvest index",
+                hi,
+                Unit.FRACTION,
+                Origin.LIBRARY,
+                crop.source().text());
     }
 }

@@ -5,7 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * A weather series at its place with what follows from it day by day: reference evapotranspiration, soil temperature, snow.
+ * A weather series at its place with what follows from it day by day: reference evapotranspiration and radiation.
  * Made once for a series and shared.
  */
 public final class Climate {
@@ -15,8 +15,6 @@ public final class Climate {
     private final WeatherSeries series;
     private final double[] et0Mm;
     private final double[] solarMj;
-    private final double[] soilC;
-    private final double[] snowCm;
     private final List<Integer> years;
 
     /**
@@ -27,8 +25,6 @@ public final class Climate {
         this.name = name;
         this.place = place;
         this.series = series;
-        this.snowCm = Snow.depthCm(series);
-        this.soilC = SoilTemperature.of(series, snowCm, 0);
         this.et0Mm = evapotranspiration();
         this.solarMj = radiation();
         this.years = completeYears();
@@ -58,15 +54,6 @@ public final class Climate {
     /** Radiation, measured where it was, else from the day's span of temperature, MJ/m2/day. */
     public double solarMj(int i) {
         return solarMj[i];
-    }
-
-    /** Temperature of bare soil at 5 to 10 cm, °C. */
-    public double soilC(int i) {
-        return soilC[i];
-    }
-
-    public double snowCm(int i) {
-        return snowCm[i];
     }
 
     /** The calendar years of which every day is known. */

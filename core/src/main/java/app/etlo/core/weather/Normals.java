@@ -1,6 +1,5 @@
 package app.etlo.core.weather;
 
-import app.etlo.core.field.SoilProfile;
 import app.etlo.core.quantity.Band;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -21,7 +20,7 @@ public final class Normals {
      * @param soilC mean of bare soil at 5 to 10 cm
      * @param coolDegreeDays sum above 4 °C
      * @param warmDegreeDays sum above 10 °C
-     * @param workDays days fit for each kind of work on a soil under grass
+     * @param workDays days fit for each kind of work on bare ground
      */
     public record Month(
             int month,
@@ -50,17 +49,17 @@ public final class Normals {
     /**
      * The twelve months, January first; empty without a whole year.
      *
+     * @param ground under this climate
      * @param scale factor on the reference evapotranspiration
      * @param asOf only years that are over on this day
      */
-    public static List<Month> of(Climate climate, SoilProfile profile, double scale, LocalDate asOf) {
+    public static List<Month> of(Climate climate, BareGround ground, double scale, LocalDate asOf) {
         List<Integer> years =
                 climate.years().stream().filter(y -> y < asOf.getYear()).toList();
         if (years.isEmpty()) {
             return List.of();
         }
         Sums[][] sums = new Sums[12][years.size()];
-        SoilWater water = new SoilWater(profile);
         WeatherSeries s = climate.series();
         for (int y = 0; y < years.size(); y++) {
             int from = s.index(LocalDate.of(years.get(y), 1, 1));
@@ -70,8 +69,7 @@ public final class Normals {
                 if (sums[m][y] == null) {
                     sums[m][y] = new Sums();
                 }
-                water.pass(s.rainMm(i), climate.et0Mm(i) * scale, WaterUse.GRASS);
-                add(sums[m][y], climate, i, water.topShare(), scale);
+                add(sums[m][y], climate, ground, i, scale);
             }
         }
         List<Month> found = new ArrayList<>();
@@ -81,18 +79,18 @@ public final class Normals {
         return List.copyOf(found);
     }
 
-    private static void add(Sums sum, Climate climate, int i, double topShare, double scale) {
+    private static void add(Sums sum, Climate climate, BareGround ground, int i, double scale) {
         WeatherSeries s = climate.series();
         sum.days++;
         sum.tmin += s.tminC(i);
         sum.tmax += s.tmaxC(i);
         sum.rain += s.rainMm(i);
         sum.et0 += climate.et0Mm(i) * scale;
-        sum.soil += climate.soilC(i);
+        sum.soil += ground.soilC(i);
         sum.cool += DegreeDays.COOL.of(s.tminC(i), s.tmaxC(i));
         sum.warm += DegreeDays.WARM.of(s.tminC(i), s.tmaxC(i));
         for (Workability w : Workability.values()) {
-            boolean fit = w.allows(topShare, s.rainMm(i), climate.snowCm(i), climate.soilC(i));
+            boolean fit = ground.allows(w, i, s.rainMm(i));
             sum.work[w.ordinal()] += fit ? 1 : 0;
         }
     }

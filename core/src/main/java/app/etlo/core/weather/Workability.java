@@ -11,6 +11,9 @@ public enum Workability {
     TILL("tilling", 0.86, 2),
     HEAVY("heavy harvest traffic", 0.82, 5);
 
+    /** A centimetre of snow, as water. */
+    private static final double SNOW_MM = 2;
+
     private final String words;
     private final double mostTopShare;
     private final double mostRainMm;
@@ -30,7 +33,7 @@ public enum Workability {
     }
 
     /** Whether a day can be worked: dry enough, little rain, no snow, the ground not frozen. */
-    public boolean allows(double topShare, double rainMm, double snowCm, double soilC) {
-        return topShare <= mostTopShare && rainMm <= mostRainMm && snowCm < 1 && soilC > 0.5;
+    public boolean allows(double topShare, double rainMm, double snowMm, double soilC) {
+        return topShare <= mostTopShare && rainMm <= mostRainMm && snowMm < SNOW_MM && soilC > 0.5;
     }
 }

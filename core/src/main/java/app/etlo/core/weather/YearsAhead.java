@@ -166,12 +166,14 @@ public final class YearsAhead {
         return true;
     }
 
-    public double soilC(int member, int day) {
-        return climate.soilC(index[member][day]);
+    /** Place in the climate's series of what stands for a day. */
+    public int place(int member, int day) {
+        return index[member][day];
     }
 
+    /** Depth of snow as measured, cm; NaN where nobody did, and on days of the forecast. */
     public double snowCm(int member, int day) {
-        return climate.snowCm(index[member][day]);
+        return Double.isNaN(forecast.tminC(from, day)) ? climate.series().snowCm(index[member][day]) : Double.NaN;
     }
 
     /** Degree days from the first day looked at up to each day, by member. */

@@ -8,6 +8,10 @@ import app.etlo.core.knowledge.KnowledgeLoader;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Figure;
+import app.etlo.core.working.Formula;
+import app.etlo.core.working.Input;
+import app.etlo.core.working.Origin;
+import app.etlo.core.working.Source;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -127,9 +131,26 @@ class DisturbanceTest {
         // wheat 6 t/ha at 13.5 % water and harvest index 0.45: 6000 x 0.865 x 0.55 / 0.45
         var wheat = KNOWLEDGE.crops().get("winter-wheat");
         var goal = Optional.of(new Quantity(6, Unit.T_PER_HA));
-        assertThat(HarvestResidue.of("p", wheat, goal).orElseThrow().middle())
+        assertThat(HarvestResidue.of("p", wheat, goal, Optional.empty())
+                        .orElseThrow()
+                        .middle())
                 .isCloseTo(6000 * 0.865 * 0.55 / 0.45, within(1e-9));
-        assertThat(HarvestResidue.of("p", KNOWLEDGE.crops().get("potato"), Optional.empty()))
+        // tops of 14 t/ha as simulated leave what is not grain; a yield that is typed takes their place
+        Figure tops = Formula.of("Tops", "value", Source.own("made up"), "value")
+                .figure(
+                        "grow/p/cropMass",
+                        "Tops",
+                        Unit.T_PER_HA,
+                        Input.of("value", "Tops", 14, Unit.T_PER_HA, Origin.FORECAST, "made up"));
+        Figure simulated = HarvestResidue.of("p", wheat, Optional.empty(), Optional.of(tops))
+                .orElseThrow();
+        assertThat(simulated.in(Unit.T_PER_HA)).isCloseTo(14 * 0.55, within(1e-9));
+        assertThat(simulated.origin()).isEqualTo(Origin.FORECAST);
+        assertThat(HarvestResidue.of("p", wheat, goal, Optional.of(tops))
+                        .orElseThrow()
+                        .middle())
+                .isCloseTo(6000 * 0.865 * 0.55 / 0.45, within(1e-9));
+        assertThat(HarvestResidue.of("p", KNOWLEDGE.crops().get("potato"), Optional.empty(), Optional.empty()))
                 .isEmpty();
     }
 }

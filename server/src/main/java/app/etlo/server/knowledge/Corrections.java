@@ -1,6 +1,7 @@
 package app.etlo.server.knowledge;
 
 import app.etlo.core.knowledge.Correction;
+import app.etlo.core.knowledge.CorrectionRefused;
 import app.etlo.core.knowledge.Knowledge;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -44,9 +45,12 @@ public class Corrections {
     /**
      * Puts a value over the library's.
      *
-     * @throws app.etlo.core.knowledge.CorrectionRefused when it cannot stand beside the other cells of the species
+     * @throws CorrectionRefused when it cannot stand beside the other cells of the species
      */
     void correct(String species, String column, String value, String why, String author) {
+        if (shipped.sheets().columns().stream().noneMatch(x -> x.id().equals(column))) {
+            throw new CorrectionRefused("/column", "there is no such column");
+        }
         Correction c = new Correction(species, column, value.strip(), author, LocalDate.now(clock), why.strip());
         List<Correction> together = new java.util.ArrayList<>(all());
         together.removeIf(old -> old.species().equals(species) && old.column().equals(column));

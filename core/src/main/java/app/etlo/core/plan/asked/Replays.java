@@ -120,7 +120,12 @@ public final class Replays {
                 open.span.to(),
                 open.weather.past(at),
                 EvaluationWriter.write(then),
-                new Sky(open.weather, at, season.context.farm().units()).view(),
+                new Sky(
+                                open.weather,
+                                at,
+                                then.growth().soilC(at),
+                                season.context.farm().units())
+                        .view(),
                 asks,
                 soon,
                 watched(open.span)

@@ -11,6 +11,7 @@ import app.etlo.core.weather.WeatherSeries;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** The weather that an adviser sees on a day: the last two weeks and the forecast for the next ten days. */
 public final class Sky {
@@ -19,11 +20,16 @@ public final class Sky {
 
     private final PastWeather weather;
     private final LocalDate day;
+    private final Optional<Double> soilC;
     private final Unit warmth;
     private final Unit depth;
 
-    Sky(PastWeather weather, LocalDate day, UnitSystem units) {
+    /**
+     * @param soilC of the plan's ground on the evening before; empty where it is not simulated
+     */
+    Sky(PastWeather weather, LocalDate day, Optional<Double> soilC, UnitSystem units) {
         this.weather = weather;
+        this.soilC = soilC;
         this.day = day;
         this.warmth = units.shown(Unit.CELSIUS);
         this.depth = units.shown(Unit.MILLIMETRE);
@@ -49,7 +55,7 @@ public final class Sky {
         }
         return new SkyView(
                 lately,
-                temperature(climate.soilC(today - 1)) + " " + warmth.symbol(),
+                soilC.map(c -> temperature(c) + " " + warmth.symbol()).orElse("not known"),
                 rain(month) + " " + depth.symbol(),
                 forecast,
                 warmth.symbol(),

@@ -8,6 +8,8 @@ import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.ground.GrownCover;
 import app.etlo.core.ground.GrownCrop;
 import app.etlo.core.ground.GrownRotation;
+import app.etlo.core.ground.OpenGround;
+import app.etlo.core.ground.OpenGrounds;
 import app.etlo.core.mix.MixResult;
 import app.etlo.core.mix.SeedRate;
 import app.etlo.core.mix.UsefulYears;
@@ -18,10 +20,10 @@ import app.etlo.core.plan.growth.GrowthMemory;
 import app.etlo.core.plan.growth.MixBench;
 import app.etlo.core.plan.growth.PlanGrowth;
 import app.etlo.core.plan.timeline.CoverInTime;
-import app.etlo.core.plan.timeline.GroundCover;
 import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.plan.timeline.Tilled;
 import app.etlo.core.quantity.Unit;
+import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.WindowOffer;
 import app.etlo.core.rotation.WindowResult;
 import app.etlo.core.termination.EndResult;
@@ -32,6 +34,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 
 /**
  * A plan in time worked out in the order of the work. Each chapter takes the results it needs; the ground is grown before any
@@ -49,11 +52,13 @@ final class Chapters {
      */
     static Evaluated of(PlanInTime plan, GroundVariation variation, Optional<GrowthMemory> memory) {
         PlanGrowth growth = new PlanGrowth(plan, variation, memory);
-        Optional<WindowOffer> offer = offer(plan);
-        List<PlantChapter.Planted> planted = PlantChapter.of(plan);
+        Optional<WindowOffer> offer = plan.years().map(y -> new WindowOffer(y, bare(plan, memory), growth));
         Optional<GroundFigures> grown = growth.ground()
                 .map(g -> new GroundFigures(g, plan.context().farm().units()));
-        SowChapter sow = new SowChapter(plan, offer);
+        Function<CropInTime, GrownCrop> grownCrop =
+                c -> grown.map(g -> g.crop(c)).orElse(GrownCrop.UNKNOWN);
+        List<PlantChapter.Planted> planted = PlantChapter.of(plan, grownCrop);
+        SowChapter sow = new SowChapter(plan, offer, growth);
         List<CoverResult> covers = plan.covers().stream()
                 .map(c -> cover(plan, c, growth, grown, sow))
                 .toList();
@@ -73,7 +78,7 @@ final class Chapters {
                                 c.passes(),
                                 c.planting(),
                                 PlantChapter.coverAhead(plan, c.crop()).map(CoverInTime::id),
-                                grown.map(g -> g.crop(c.crop())).orElse(GrownCrop.UNKNOWN),
+                                grownCrop.apply(c.crop()),
                                 c.result(),
                                 feed.get(c.crop().id())))
                         .toList(),
@@ -96,17 +101,11 @@ final class Chapters {
                 growth);
     }
 
-    /** What the weather offers in the windows; empty without weather. */
-    private static Optional<WindowOffer> offer(PlanInTime plan) {
-        return plan.windows()
-                .offer(
-                        plan.soil(),
-                        plan.covers().stream()
-                                .flatMap(c -> c.sown().stream()
-                                        .map(d -> new GroundCover.CoverSpan(
-                                                d, plan.timeline().ended(c.id()))))
-                                .toList(),
-                        plan.evapotranspirationScale());
+    /** Bare ground of the place. */
+    private static OpenGround bare(PlanInTime plan, Optional<GrowthMemory> memory) {
+        return memory.map(GrowthMemory::open)
+                .orElseGet(OpenGrounds::new)
+                .of(plan.site().orElseThrow().climate(), plan.soil(), plan.evapotranspirationScale());
     }
 
     private static CoverResult cover(

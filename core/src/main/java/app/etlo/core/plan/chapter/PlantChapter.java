@@ -1,5 +1,6 @@
 package app.etlo.core.plan.chapter;
 
+import app.etlo.core.ground.GrownCrop;
 import app.etlo.core.plan.document.Operation;
 import app.etlo.core.plan.document.Operation.RowsEntry;
 import app.etlo.core.plan.document.PlanLookup;
@@ -19,6 +20,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** The step Plant: the passes up to each crop, how they disturb the ground, and what its harvest leaves. */
 final class PlantChapter {
@@ -37,7 +39,10 @@ final class PlantChapter {
                 .findFirst();
     }
 
-    static List<Planted> of(PlanInTime plan) {
+    /**
+     * @param grown of each crop, as simulated
+     */
+    static List<Planted> of(PlanInTime plan, Function<CropInTime, GrownCrop> grown) {
         List<Pass> all = plan.timeline().passes();
         List<Planted> results = new ArrayList<>();
         LocalDate after = LocalDate.MIN;
@@ -47,6 +52,7 @@ final class PlantChapter {
             results.add(crop(
                     plan,
                     crop,
+                    grown.apply(crop),
                     all.stream()
                             .filter(p -> p.date().isAfter(from) && !p.date().isAfter(through))
                             .toList()));
@@ -62,7 +68,7 @@ final class PlantChapter {
         return ratings;
     }
 
-    private static Planted crop(PlanInTime plan, CropInTime crop, List<Pass> passes) {
+    private static Planted crop(PlanInTime plan, CropInTime crop, GrownCrop grown, List<Pass> passes) {
         String prefix = "plant/" + crop.id();
         Map<String, Figure> ratings = ratings(prefix, passes);
         List<Pass> planting = plan.timeline()
@@ -88,7 +94,8 @@ final class PlantChapter {
                                 .flatMap(h -> HarvestResidue.of(
                                         prefix,
                                         crop.crop(),
-                                        crop.yieldGoal().flatMap(q -> GrainYield.asMass(q, crop.crop()))))));
+                                        crop.yieldGoal().flatMap(q -> GrainYield.asMass(q, crop.crop())),
+                                        grown.mass()))));
     }
 
     private static Optional<Figure> stripShare(String prefix, RowsEntry rows) {

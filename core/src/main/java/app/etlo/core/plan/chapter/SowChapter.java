@@ -7,6 +7,7 @@ import app.etlo.core.plan.document.FieldEntry;
 import app.etlo.core.plan.document.Operation;
 import app.etlo.core.plan.document.Operation.RowsEntry;
 import app.etlo.core.plan.document.Operation.WithSeedEntry;
+import app.etlo.core.plan.growth.PlanGrowth;
 import app.etlo.core.plan.timeline.CoverInTime;
 import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.quantity.Quantity;
@@ -36,13 +37,15 @@ final class SowChapter {
 
     private final PlanInTime plan;
     private final Optional<WindowOffer> offer;
+    private final PlanGrowth growth;
 
     /**
      * @param offer of the weather; empty without it
      */
-    SowChapter(PlanInTime plan, Optional<WindowOffer> offer) {
+    SowChapter(PlanInTime plan, Optional<WindowOffer> offer, PlanGrowth growth) {
         this.plan = plan;
         this.offer = offer;
+        this.growth = growth;
     }
 
     SowResult of(CoverInTime c) {
@@ -50,7 +53,7 @@ final class SowChapter {
         Optional<Figure> days = c.window().flatMap(w -> offer.flatMap(o -> o.drillDays(w, id + "/drillDays")));
         return new SowResult(
                 withSeedKgHa(c).map(q -> seedPlacedLimit(c)),
-                c.sown().flatMap(d -> plan.years().map(y -> Seedbed.of(id, d, c.species(), y))),
+                c.sown().flatMap(d -> plan.years().map(y -> Seedbed.of(id, d, c.species(), y, growth.seedbedC(d)))),
                 days,
                 days.map(d -> capacity(id, d)));
     }

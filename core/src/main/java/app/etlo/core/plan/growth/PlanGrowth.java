@@ -1,6 +1,7 @@
 package app.etlo.core.plan.growth;
 
 import app.etlo.core.ground.GroundCourse;
+import app.etlo.core.ground.GroundCourse.OfGround;
 import app.etlo.core.ground.GroundCourse.OfPlant;
 import app.etlo.core.ground.GroundRun;
 import app.etlo.core.ground.GroundSimulation;
@@ -17,6 +18,7 @@ import app.etlo.core.plan.timeline.CropNeed;
 import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
+import app.etlo.core.rotation.RootZone;
 import app.etlo.core.rotation.Window;
 import app.etlo.core.weather.YearsAhead;
 import java.time.LocalDate;
@@ -34,7 +36,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** Grows a plan: its ground over the weather years, brought nearer to field checks, and what each cover's mix comes to in it. */
-public final class PlanGrowth {
+public final class PlanGrowth implements RootZone {
     private static final String TRIED = "tried";
     /** Runs in which a stand that winter ends is brought to what was said of it, and how near is near enough. */
     private static final int MOST_ROUNDS = 8;
@@ -74,6 +76,37 @@ public final class PlanGrowth {
     /** The plan's ground; empty without weather or anything sown in its days. */
     public Optional<PlanGround> ground() {
         return ground;
+    }
+
+    @Override
+    public Optional<LocalDate> eveningBefore(LocalDate day) {
+        return ground.filter(g -> g.covers(day))
+                .map(g -> g.from().plusDays(g.course().recordedDay(g.before(day))));
+    }
+
+    @Override
+    public double availableMm(LocalDate day, int member) {
+        PlanGround g = ground.orElseThrow();
+        return g.course().ground(g.before(day), OfGround.AVAILABLE_WATER_MM, member);
+    }
+
+    /** Temperature of the ground as seed lies in it from a day on, °C, by weather year; empty where it is not simulated. */
+    public Optional<double[]> seedbedC(LocalDate sown) {
+        return ground.filter(g -> g.covers(sown) && g.covers(sown.plusDays(GroundSimulation.SEEDBED_DAYS + 1)))
+                .map(g -> {
+                    double[] first = g.course().ground(g.before(sown), OfGround.SOIL_C);
+                    double[] last = g.course()
+                            .ground(g.before(sown.plusDays(GroundSimulation.SEEDBED_DAYS + 1)), OfGround.SOIL_C);
+                    return IntStream.range(0, first.length)
+                            .mapToDouble(m -> (first[m] + last[m]) / 2)
+                            .toArray();
+                });
+    }
+
+    /** Temperature of the ground on the evening before a day, middle of the years, °C. */
+    public Optional<Double> soilC(LocalDate day) {
+        return ground.filter(g -> g.covers(day))
+                .map(g -> g.band(g.before(day), OfGround.SOIL_C).middle());
     }
 
     /** What is left of the model's error of a cover's mass after its field checks and what is said of its stand, as a share of the middle. */

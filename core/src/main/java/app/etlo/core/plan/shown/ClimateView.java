@@ -1,6 +1,7 @@
 package app.etlo.core.plan.shown;
 
 import app.etlo.core.field.SoilProfile;
+import app.etlo.core.ground.OpenGround;
 import app.etlo.core.plan.document.FieldEntry;
 import app.etlo.core.plan.document.FieldSoil;
 import app.etlo.core.plan.timeline.SiteWeather;
@@ -122,6 +123,7 @@ public record ClimateView(
         Unit warmth = units.shown(Unit.DEGREE_DAY_C);
         WeatherSeries s = c.series();
         LocalDate end = s.end().isAfter(asOf) ? asOf : s.end();
+        OpenGround ground = OpenGround.of(c, soil, scale);
         return new ClimateView(
                 c.id(),
                 c.name(),
@@ -135,7 +137,7 @@ public record ClimateView(
                 temperature.symbol(),
                 depth.symbol(),
                 warmth.symbol(),
-                Normals.of(c, soil, scale, asOf).stream()
+                Normals.of(c, ground, scale, asOf).stream()
                         .map(m -> month(m, temperature, depth, warmth))
                         .toList(),
                 Arrays.stream(FROSTS_C)
@@ -143,7 +145,7 @@ public record ClimateView(
                         .flatMap(t -> FrostRisk.of(c, t, -coldHollowC, asOf).stream())
                         .map(f -> frost(f, temperature))
                         .toList(),
-                recent(c, end, temperature, depth),
+                recent(c, ground, end, temperature, depth),
                 soilWords);
     }
 
@@ -185,7 +187,7 @@ public record ClimateView(
         return DAY.format(d.atYear(2001));
     }
 
-    private static List<RecentWeek> recent(Climate c, LocalDate end, Unit temperature, Unit depth) {
+    private static List<RecentWeek> recent(Climate c, OpenGround ground, LocalDate end, Unit temperature, Unit depth) {
         WeatherSeries s = c.series();
         return IntStream.range(0, RECENT_WEEKS)
                 .mapToObj(w -> end.minusDays(7L * (RECENT_WEEKS - w)))
@@ -201,7 +203,7 @@ public record ClimateView(
                             d,
                             Unit.MILLIMETRE.to(depth, rain),
                             Unit.CELSIUS.to(temperature, mean),
-                            Unit.CELSIUS.to(temperature, c.soilC(s.index(d) + 6)));
+                            Unit.CELSIUS.to(temperature, ground.soilC(s.index(d) + 6)));
                 })
                 .toList();
     }

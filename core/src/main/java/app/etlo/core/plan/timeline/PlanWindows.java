@@ -1,21 +1,16 @@
 package app.etlo.core.plan.timeline;
 
 import app.etlo.core.field.FrostDates;
-import app.etlo.core.field.SoilProfile;
 import app.etlo.core.plan.document.PlanDocument.CoverEntry;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.InsideWindows;
 import app.etlo.core.rotation.Window;
 import app.etlo.core.rotation.WindowKind;
-import app.etlo.core.rotation.WindowOffer;
-import app.etlo.core.weather.SoilWater;
-import app.etlo.core.weather.WaterUse;
 import app.etlo.core.weather.YearsAhead;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 
 /** The windows of a plan, between and inside its crops, with what stands in each and what the weather makes of it. */
 public final class PlanWindows {
@@ -53,20 +48,5 @@ public final class PlanWindows {
                         ? w.before().equals(Optional.of(crop))
                         : w.after().equals(crop))
                 .findFirst();
-    }
-
-    /** What the weather offers in a window, the soil's water played under the plan's crops and covers. */
-    public Optional<WindowOffer> offer(
-            SoilProfile soil, List<GroundCover.CoverSpan> covers, double evapotranspirationScale) {
-        return years.map(ahead -> {
-            GroundCover ground = GroundCover.of(ahead, crops, covers);
-            List<SoilWater.Course> water = IntStream.range(0, ahead.count())
-                    .mapToObj(y -> SoilWater.course(soil, ahead, y, ground, evapotranspirationScale))
-                    .toList();
-            List<SoilWater.Course> grass = IntStream.range(0, ahead.count())
-                    .mapToObj(y -> SoilWater.course(soil, ahead, y, d -> WaterUse.GRASS, evapotranspirationScale))
-                    .toList();
-            return new WindowOffer(ahead, water, grass);
-        });
     }
 }

@@ -50,7 +50,7 @@ class OriginsTest {
             window/c2/days              | ENTERED  | the difference of two dates
             window/c2/degreeDays        | FORECAST | McMaster and Wilhelm 1997
             window/c2/firstFrost        | FORECAST | nights below freezing
-            window/c2/water             | FORECAST | FAO-56
+            window/c2/water             | FORECAST | the simulated ground
             window/overseeded-c1/light  | LIBRARY  | a round share of light
             mix/v1/cowpea/pls           | MEASURED | seed tag arithmetic
             mix/v1/cowpea/plsRate       | ENTERED  | seeding arithmetic
