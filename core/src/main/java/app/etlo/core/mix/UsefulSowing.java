@@ -84,7 +84,7 @@ public record UsefulSowing(
             return shares.computeIfAbsent(day, d -> {
                 SeasonGrowth g = grow.apply(d);
                 years = g.years();
-                return years == 0 ? 0.0 : (double) g.yearsReaching(FitnessRules.USEFUL_KG_HA) / years;
+                return years == 0 ? 0.0 : (double) g.yearsReaching(UsefulYears.USEFUL_KG_HA) / years;
             });
         }
 
@@ -117,7 +117,7 @@ public record UsefulSowing(
             Species s, LocalDate from, LocalDate nearly, LocalDate most, LocalDate half, String id) {
         double middle = ChronoUnit.DAYS.between(from, most);
         return LATEST.remarking("Middle: 8 years in 10 grow to "
-                        + Said.of(FitnessRules.USEFUL_KG_HA / 1000, Unit.T_PER_HA)
+                        + Said.of(UsefulYears.USEFUL_KG_HA / 1000, Unit.T_PER_HA)
                         + " before the window ends. Band: from 9 years in 10 to half of them.")
                 .figure(
                         id,

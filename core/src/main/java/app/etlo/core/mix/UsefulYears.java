@@ -8,7 +8,7 @@ package app.etlo.core.mix;
  */
 public record UsefulYears(int reached, int of) {
     /** The least dry tops of a stand that is worth its seed, kg/ha. */
-    public static final double USEFUL_KG_HA = FitnessRules.USEFUL_KG_HA;
+    public static final double USEFUL_KG_HA = 1000;
 
     private static final double MOST = 0.8;
 

@@ -3,20 +3,25 @@ package app.etlo.core.plan.asked;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.etlo.core.advice.Weight;
+import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.Component;
 import app.etlo.core.mix.SownZone;
 import app.etlo.core.plan.FieldPlans;
 import app.etlo.core.plan.Plans;
-import app.etlo.core.plan.asked.MixProposals.MixView;
-import app.etlo.core.plan.asked.MixProposals.WishesEntry;
+import app.etlo.core.plan.asked.MixProposals.Proposed;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.chapter.Evaluator;
 import app.etlo.core.plan.document.Context.LotEntry;
 import app.etlo.core.plan.document.LotCsv;
 import app.etlo.core.plan.document.LotSeed;
-import app.etlo.core.quantity.Quantity;
+import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.core.plan.document.PlanDocument.ComponentEntry;
+import app.etlo.core.plan.document.PlanDocument.MixEntry;
+import app.etlo.core.plan.document.ReadJson;
 import app.etlo.core.quantity.Unit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -25,14 +30,18 @@ import org.junit.jupiter.api.Test;
 
 /** A ceiling of cost holds for what is bought, and a proposal costs what the ledger shows once it is sown. */
 class MixCostTest {
-    private static final Evaluated E = FieldPlans.of()
-            .field("\"texture\":\"silt loam\",\"point\":{\"lat\":43,\"lon\":-89}")
-            .crop("winter-wheat", "2026-10-04", "2027-07-18")
-            .crop("grain-corn", "2028-05-08", "2028-10-15")
-            .coverWithAims("v1", "before", "c2", List.of("mulch", "fix-nitrogen"), "cereal-rye", "hairy-vetch")
-            .operation("sow", "v1", "2027-08-20", "\"method\":\"broadcast\",\"seedbed\":1.1")
-            .operation("end", "v1", "2028-05-01", "\"method\":\"burndown\"")
-            .evaluated();
+    private static final Evaluated E = plan("mulch", "fix-nitrogen");
+
+    private static Evaluated plan(String... aims) {
+        return FieldPlans.of()
+                .field("\"texture\":\"silt loam\",\"point\":{\"lat\":43,\"lon\":-89}")
+                .crop("winter-wheat", "2026-10-04", "2027-07-18")
+                .crop("grain-corn", "2028-05-08", "2028-10-15")
+                .coverWithAims("v1", "before", "c2", List.of(aims), "cereal-rye", "hairy-vetch")
+                .operation("sow", "v1", "2027-08-20", "\"method\":\"broadcast\",\"seedbed\":1.1")
+                .operation("end", "v1", "2028-05-01", "\"method\":\"burndown\"")
+                .evaluated();
+    }
 
     /** Every species in bags so large that rounding up matters. */
     private static List<LotEntry> store() {
@@ -47,26 +56,7 @@ class MixCostTest {
     }
 
     private static WishesEntry atMost(double perHa) {
-        return new WishesEntry(
-                Optional.empty(),
-                Optional.empty(),
-                Optional.of(new Quantity(perHa, Unit.MONEY_PER_HA)),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty());
+        return wishes("{\"cost\":{\"value\":" + perHa + ",\"unit\":\"" + Unit.MONEY_PER_HA.symbol() + "\"}}");
     }
 
     private static double ledger(MixView mix, List<LotEntry> store) {
@@ -98,5 +88,84 @@ class MixCostTest {
             assertThat(mix.cost()).isCloseTo(ledger(mix, store), within(1e-6));
         }
         assertThat(proposals.propose(atMost(0.5)).conflict()).isNotEmpty();
+    }
+
+    private static MixProposals proposals(Evaluated e) {
+        return new MixProposals(e, "v1", List.of(), Map.of(), MixCostTest::worked);
+    }
+
+    private static Evaluated worked(PlanDocument p) {
+        return new Evaluator(Plans.KNOWLEDGE).evaluate(p, E.context(), E.asOf());
+    }
+
+    private static WishesEntry wishes(String json) {
+        return ReadJson.as(WishesEntry.class, json);
+    }
+
+    /** What the line of cost against aims reaches, the search reaches when it is asked for it by number. */
+    @Test
+    void a_least_amount_is_reached_whenever_the_frontier_reaches_it() {
+        MixProposals proposals = proposals(plan("fix-nitrogen", "protect-soil"));
+        List<MixView> line = new ArrayList<>();
+        proposals.frontier(wishes("{}"), line::add);
+        double most = line.stream().mapToDouble(MixCostTest::fixed).max().orElseThrow();
+        double forty = Unit.LB_PER_AC.to(Unit.KG_PER_HA, 40);
+        assertThat(most).as("the frontier itself gets there").isGreaterThan(forty);
+        for (double least : List.of(forty, 0.99 * most)) {
+            MixView found = proposals
+                    .propose(wishes("{\"aims\":{\"fix-nitrogen\":{\"value\":" + least + ",\"unit\":\"kg/ha\"}}}"))
+                    .mix()
+                    .orElseThrow();
+            assertThat(fixed(found)).isGreaterThanOrEqualTo(least - 0.05);
+        }
+    }
+
+    private static double fixed(MixView m) {
+        return m.aims().stream()
+                .filter(a -> a.aim().equals("fix-nitrogen"))
+                .mapToDouble(MixView.AmountView::value)
+                .findFirst()
+                .orElse(0);
+    }
+
+    /** With each species as the only one that is allowed: what is proposed is not stopped, and what is not proposed is told. */
+    @Test
+    void nothing_is_proposed_that_the_notes_of_the_plan_with_it_stop() {
+        List<String> all =
+                Plans.KNOWLEDGE.species().all().stream().map(Species::id).toList();
+        int none = 0;
+        for (String only :
+                List.of("cereal-rye", "daikon-radish", "sunflower", "persian-clover", "sunn-hemp", "faba-bean")) {
+            String without = all.stream()
+                    .filter(s -> !s.equals(only))
+                    .map(s -> "\"" + s + "\"")
+                    .collect(Collectors.joining(",", "[", "]"));
+            Proposed p = proposals(E).propose(wishes("{\"without\":" + without + "}"));
+            if (p.mix().isEmpty()) {
+                assertThat(p.conflict()).as(only).isNotEmpty();
+                none++;
+            } else {
+                Evaluated with = worked(Alternatives.mixed(
+                        E.plan(),
+                        "v1",
+                        new MixEntry(
+                                "share",
+                                p.mix().get().shares().stream()
+                                        .map(s -> new ComponentEntry(
+                                                s.species(),
+                                                Optional.of(s.percent()),
+                                                Optional.empty(),
+                                                Optional.empty(),
+                                                Optional.empty(),
+                                                Optional.empty()))
+                                        .toList(),
+                                Optional.empty(),
+                                Optional.empty())));
+                assertThat(with.notes())
+                        .as(only)
+                        .noneMatch(n -> n.weight() == Weight.STOP && n.subject().equals("v1/" + only));
+            }
+        }
+        assertThat(none).isBetween(1, 5);
     }
 }
