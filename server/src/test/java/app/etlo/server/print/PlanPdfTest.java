@@ -14,8 +14,12 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
@@ -58,6 +62,35 @@ class PlanPdfTest {
                         .contains(f.label().replaceAll("\\s+", " "))
                         .contains(f.text()));
         assertThat(text).contains("Vigil & Kissel 1991").doesNotContain("(from memory)");
+    }
+
+    /** Not only the appendix: each number in the tables of the paper is one that the screen shows, as it shows it. */
+    @Test
+    void the_tables_show_the_screens_own_numbers() {
+        Set<String> screen = evaluated.figures().values().stream()
+                .map(f -> EvaluationWriter.figure(f, evaluated))
+                .map(f -> plain((f.text() + " " + f.unit()).strip()))
+                .collect(Collectors.toSet());
+        PlanPage page = PlanPage.of(evaluated, dossier, Optional.empty(), 7);
+        List<String> paper = new ArrayList<>(List.of(page.area()));
+        for (PlanPage.CoverPart c : page.covers()) {
+            c.rates().forEach(r -> paper.addAll(r.numbers()));
+            paper.addAll(c.sums());
+            c.boxes().forEach(b -> paper.addAll(List.of(b.rate(), b.weighs())));
+            paper.addAll(List.of(c.daysBefore(), c.biomass(), c.nitrogen()));
+        }
+        for (PlanPage.CropPart c : page.crops()) {
+            paper.addAll(List.of(c.disturbed(), c.rating()));
+            c.nitrogen().forEach(n -> paper.add(n.value()));
+        }
+        paper.removeIf(n -> n.isEmpty() || n.equals("–"));
+        assertThat(paper)
+                .hasSizeGreaterThan(25)
+                .allSatisfy(n -> assertThat(screen).contains(n));
+    }
+
+    private static String plain(String text) {
+        return text.replace('\u202f', ' ');
     }
 
     @Test

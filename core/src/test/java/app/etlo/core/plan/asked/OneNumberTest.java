@@ -19,7 +19,11 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
@@ -141,6 +145,43 @@ class OneNumberTest {
 
     private static double number(String text) {
         return text.isEmpty() ? 0 : Double.parseDouble(text.replace(",", "").replace("\u202f", ""));
+    }
+
+    /** Seed as the mix shows it is what the order list, and its file, asks for where nothing is in store. */
+    @Test
+    void the_order_list_asks_for_the_seed_that_the_mix_shows() throws IOException {
+        int lines = 0;
+        for (Evaluated e : PLANS) {
+            Map<String, Double> shown = new TreeMap<>();
+            for (CoverResult c : e.covers()) {
+                if (c.sown().map(d -> !d.isBefore(e.asOf())).orElse(true)) {
+                    c.mix().blend().stream()
+                            .flatMap(b -> b.rates().stream())
+                            .forEach(r -> shown.merge(
+                                    r.component().species().name(), r.seedKg().in(Unit.KILOGRAM), Double::sum));
+                }
+            }
+            String csv = SeedOrders.write(SeedOrders.of(SeedNeeds.of(e), List.of(), Map.of(), Map.of()), e.units());
+            Map<String, Double> ordered = new TreeMap<>();
+            Unit mass = e.units().shown(Unit.KILOGRAM);
+            try (CSVParser rows = CSVParser.parse(
+                    csv,
+                    CSVFormat.RFC4180
+                            .builder()
+                            .setHeader()
+                            .setSkipHeaderRecord(true)
+                            .get())) {
+                for (CSVRecord row : rows) {
+                    ordered.merge(row.get("species"), Double.parseDouble(row.get(mass.symbol())), Double::sum);
+                    lines++;
+                }
+            }
+            assertThat(ordered.keySet()).as(name(e)).isEqualTo(shown.keySet());
+            ordered.forEach((species, kg) -> assertThat(kg)
+                    .as(name(e) + " " + species)
+                    .isCloseTo(Unit.KILOGRAM.to(mass, shown.get(species)), within(0.16)));
+        }
+        assertThat(lines).isGreaterThan(20);
     }
 
     /** What the note says of useful years is what the bench's own growth says. */
