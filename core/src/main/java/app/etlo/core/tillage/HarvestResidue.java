@@ -34,7 +34,7 @@ public final class HarvestResidue {
     private HarvestResidue() {}
 
     /**
-     * Dry residue; empty where no harvest index is held.
+     * Dry residue, kg/ha; empty where no harvest index is held.
      *
      * @param typed yield as mass; empty where nobody typed one
      * @param tops of the crop at harvest as simulated; without them the crop's usual yield counts
@@ -45,8 +45,8 @@ public final class HarvestResidue {
                     .map(hi -> OF_TOPS.figure(
                             prefix + "/residue",
                             "Residue after " + crop.name(),
-                            Unit.T_PER_HA,
-                            Input.figure("tops", tops.get()),
+                            Unit.KG_PER_HA,
+                            Input.figure("tops", tops.get(), Unit.KG_PER_HA),
                             index(crop, hi)));
         }
         return crop.harvestIndex()

@@ -11,6 +11,10 @@ import app.etlo.core.quantity.Unit;
 import app.etlo.core.termination.Evidence;
 import app.etlo.core.termination.Stand;
 import app.etlo.core.working.Figure;
+import app.etlo.core.working.Input;
+import app.etlo.core.working.Origin;
+import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -209,5 +213,113 @@ class NitrogenTest {
                     * p.availableShare();
             assertThat(n).as(p.id()).isCloseTo(need, within(1e-9));
         });
+    }
+
+    private static Input input(Figure f, String symbol) {
+        return f.working().inputs().stream()
+                .filter(i -> i.symbol().equals(symbol))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** What lets a credit count is named, and a weighed stand is measured, not assumed. */
+    @Test
+    void the_evidence_of_a_credit_is_named() {
+        assertThat(input(credit(Evidence.WEIGHED, 5000, 2.5).credit(), "evidence"))
+                .satisfies(i -> assertThat(i.from()).isEqualTo("weighed"))
+                .satisfies(i -> assertThat(i.origin()).isEqualTo(Origin.MEASURED));
+        assertThat(input(credit(Evidence.EXPECTED, 5000, 2.5).credit(), "evidence"))
+                .satisfies(i -> assertThat(i.from()).isEqualTo("expected, not weighed"))
+                .satisfies(i -> assertThat(i.origin()).isEqualTo(Origin.DEFAULT));
+        assertThat(credit(Evidence.WEIGHED, 5000, 2.5).credit().label()).isEqualTo("From the cover");
+        assertThat(credit(Evidence.WEIGHED, 8000, 0.8).credit().label()).isEqualTo("Tied up by the cover");
+    }
+
+    /** At the content where the rule is zero there is neither a gift nor a tie-up, and none is promised as one. */
+    @Test
+    void at_the_zero_of_the_rule_nothing_is_tied_up() {
+        CoverCredit zero = credit(Evidence.EXPECTED, 6000, CoverCredit.ZERO_AT_N_G_KG / 10);
+        assertThat(zero.credit().middle()).isCloseTo(0, within(1e-9));
+        CoverCredit above = credit(Evidence.EXPECTED, 6000, CoverCredit.ZERO_AT_N_G_KG / 10 + 1e-6);
+        assertThat(input(above.credit(), "evidence").value().middle()).isEqualTo(0.5);
+        CoverCredit below = credit(Evidence.EXPECTED, 6000, CoverCredit.ZERO_AT_N_G_KG / 10 - 1e-6);
+        assertThat(input(below.credit(), "evidence").value().middle()).isEqualTo(1);
+    }
+
+    @Test
+    void a_recommendation_says_where_it_is_from_or_that_nobody_said() {
+        assertThat(input(need(140), "need").from()).isEqualTo("the bulletin of the region");
+        Figure unsaid = Need.local("feed/c", new Quantity(140, Unit.KG_PER_HA), " ");
+        assertThat(input(unsaid, "need").from()).isEqualTo("typed, no source given");
+    }
+
+    @Test
+    void a_factor_per_hundredweight_takes_the_goal_in_hundredweight() {
+        // 400 cwt/ac at 0.5 lb of nitrogen a hundredweight
+        Figure n = Need.byYieldGoal(
+                        "f",
+                        KNOWLEDGE.crops().get("potato"),
+                        Optional.of(new Quantity(400, Unit.CWT_PER_AC)),
+                        Optional.of(new Quantity(0.5, Unit.LB_N_PER_CWT)))
+                .orElseThrow();
+        assertThat(n.middle()).isCloseTo(200, within(1e-9));
+        assertThat(n.unit()).isEqualTo(Unit.LB_PER_AC);
+    }
+
+    @Test
+    void what_is_planned_is_the_sum_of_the_feedings_and_is_taken_off_the_need() {
+        var urea = KNOWLEDGE.products().get("urea");
+        Figure planned = PlannedNitrogen.of(
+                "feed/c",
+                List.of(
+                        new PlannedNitrogen.Application(urea, LocalDate.of(2027, 5, 1), 40),
+                        new PlannedNitrogen.Application(urea, LocalDate.of(2027, 6, 12), 55)));
+        assertThat(planned.middle()).isCloseTo(95, within(1e-9));
+        assertThat(planned.id()).isEqualTo("feed/c/planned");
+        assertThat(planned.working().expression()).isEqualTo("n1 + n2");
+        assertThat(input(planned, "n2").label()).isEqualTo(urea.name() + ", 12 Jun 2027");
+        LeftToBuy fed = LeftToBuy.of(
+                "feed/c",
+                need(150),
+                Optional.empty(),
+                Optional.of(planned),
+                Optional.empty(),
+                Optional.empty(),
+                TEN_HA);
+        assertThat(fed.left().middle()).isCloseTo(55, within(1e-9));
+        LeftToBuy both = LeftToBuy.of(
+                "feed/c",
+                need(150),
+                Optional.of(credit(Evidence.WEIGHED, 2000, 2.5).credit()),
+                Optional.of(planned),
+                Optional.empty(),
+                Optional.empty(),
+                TEN_HA);
+        assertThat(both.left().middle()).isCloseTo(55 - 2000 * 0.025 * 0.3146, within(1e-9));
+    }
+
+    /** A figure that a result does not list is shown nowhere. */
+    @Test
+    void a_result_lists_all_its_figures() {
+        CoverCredit credit = credit(Evidence.WEIGHED, 5000, 2.5);
+        Figure planned = PlannedNitrogen.of(
+                "feed/c",
+                List.of(new PlannedNitrogen.Application(
+                        KNOWLEDGE.products().get("urea"), LocalDate.of(2027, 5, 1), 40)));
+        LeftToBuy bought = left(150, Optional.of(credit.credit()), "uan28");
+        FeedResult all =
+                new FeedResult(Optional.of(credit), Optional.of(need(150)), Optional.of(planned), Optional.of(bought));
+        assertThat(all.figures())
+                .extracting(Figure::id)
+                .containsExactly(
+                        "feed/c/released",
+                        "feed/c/coverCredit",
+                        "feed/c/need",
+                        "feed/c/planned",
+                        "feed/c/leftToBuy",
+                        "feed/c/product",
+                        "feed/c/productVolume",
+                        "feed/c/productForField",
+                        "feed/c/productCost");
     }
 }

@@ -16,6 +16,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -152,5 +153,73 @@ class DisturbanceTest {
                 .isCloseTo(6000 * 0.865 * 0.55 / 0.45, within(1e-9));
         assertThat(HarvestResidue.of("p", KNOWLEDGE.crops().get("potato"), Optional.empty(), Optional.empty()))
                 .isEmpty();
+    }
+
+    @Test
+    void each_number_of_a_rating_says_whether_it_was_typed() {
+        Pass typed = new Pass(
+                "x", DAY, KNOWLEDGE.operations().get("tandem-disc"), speed(8), Optional.empty(), Optional.empty());
+        assertThat(DisturbanceRating.of("p", typed).working().inputs())
+                .filteredOn(i -> i.symbol().equals("speed"))
+                .singleElement()
+                .satisfies(i -> assertThat(i.from()).isEqualTo("typed"));
+        assertThat(DisturbanceRating.of("p", typed).working().inputs())
+                .filteredOn(i -> i.symbol().equals("depth"))
+                .singleElement()
+                .satisfies(i -> assertThat(i.from())
+                        .isEqualTo(typed.operation().source().text())
+                        .isNotEmpty());
+    }
+
+    /** The strip that was typed, not the planter of the library that runs in it, and which of the two it is. */
+    @Test
+    void the_widest_pass_of_a_planting_counts_and_says_where_its_share_is_from() {
+        Pass strip = new Pass(
+                "s",
+                DAY,
+                KNOWLEDGE.operations().get("strip-till-unit"),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(0.4));
+        for (List<Pass> order :
+                List.of(List.of(strip, pass("no-till-planter")), List.of(pass("no-till-planter"), strip))) {
+            Figure f = StripShare.ofPlanting("p", order);
+            assertThat(f.middle()).isEqualTo(40);
+            assertThat(f.working().inputs().get(0).from()).isEqualTo("strip over row");
+            assertThat(f.working().inputs().get(0).origin()).isEqualTo(Origin.ENTERED);
+        }
+        Figure library = StripShare.ofPlanting("p", List.of(pass("no-till-planter")));
+        assertThat(library.working().inputs().get(0).origin()).isEqualTo(Origin.LIBRARY);
+        assertThat(library.working().inputs().get(0).from())
+                .isEqualTo(
+                        KNOWLEDGE.operations().get("no-till-planter").source().text());
+    }
+
+    @Test
+    void what_a_goal_was_typed_for_is_told_from_the_usual_yield() {
+        var wheat = KNOWLEDGE.crops().get("winter-wheat");
+        Figure typed = HarvestResidue.of("p", wheat, Optional.of(new Quantity(6, Unit.T_PER_HA)), Optional.empty())
+                .orElseThrow();
+        Figure usual = HarvestResidue.of("p", wheat, Optional.empty(), Optional.empty())
+                .orElseThrow();
+        assertThat(typed.working().inputs().get(0).origin()).isEqualTo(Origin.ENTERED);
+        assertThat(typed.working().inputs().get(0).from()).isEqualTo("yield goal");
+        assertThat(usual.working().inputs().get(0).origin()).isEqualTo(Origin.DEFAULT);
+        assertThat(usual.working().inputs().get(0).from()).isEqualTo("usual yield");
+    }
+
+    /** A figure that a result does not list is shown nowhere. */
+    @Test
+    void a_result_lists_all_its_figures() {
+        Figure rating = DisturbanceRating.of("p", pass("no-till-planter"));
+        PlantResult all = new PlantResult(
+                Map.of("x", rating),
+                Optional.of(DisturbanceRating.sum("p", List.of(rating))),
+                Optional.of(StripShare.ofPlanting("p", List.of(pass("no-till-planter")))),
+                Optional.of(StripShare.of("p", new Quantity(10, Unit.INCH), new Quantity(30, Unit.INCH))),
+                HarvestResidue.of("p", KNOWLEDGE.crops().get("winter-wheat"), Optional.empty(), Optional.empty()));
+        assertThat(all.figures())
+                .extracting(Figure::id)
+                .containsExactly(rating.id(), "p/rating", "p/disturbed", "p/stripShare", "p/residue");
     }
 }
