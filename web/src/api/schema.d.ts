@@ -2790,6 +2790,7 @@ export interface components {
             weightShare: components["schemas"]["FigureView"];
         };
         Read: {
+            dayOrderNeeded: boolean;
             decimalSignNeeded: boolean;
             lots: components["schemas"]["LotEntry"][];
             problems: components["schemas"]["LineProblem"][];
@@ -3030,6 +3031,7 @@ export interface components {
             potassiumMgKg?: number;
         };
         SoilTestTable: {
+            dayOrderNeeded: boolean;
             decimalSignNeeded: boolean;
             header: string[];
             mapping: {
@@ -4172,6 +4174,7 @@ export interface operations {
         parameters: {
             query?: {
                 decimalSign?: string;
+                dayOrder?: string;
             };
             header?: never;
             path?: never;
@@ -5221,6 +5224,7 @@ export interface operations {
             query?: {
                 map?: string[];
                 decimalSign?: string;
+                dayOrder?: string;
             };
             header?: never;
             path?: never;

@@ -3,6 +3,7 @@ import { useRef, useState } from 'react';
 
 import { taken, token, type Field, type Problem, type Schemas } from '../api/client';
 import { spokenDate } from '../ui/days';
+import { AskDayOrder } from '../ui/AskDayOrder';
 import { AskDecimalSign } from '../ui/AskDecimalSign';
 import { Panel } from '../ui/Panel';
 import { RowsField } from '../ui/RowsField';
@@ -25,6 +26,7 @@ interface Asked {
   from: File;
   map: Record<string, string>;
   sign?: string;
+  order?: string;
 }
 
 function TestRows({ tests }: { tests: Test[] }) {
@@ -76,11 +78,13 @@ export function SoilTests({
   const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<File>();
   const [sign, setSign] = useState<string>();
+  const [order, setOrder] = useState<string>();
   const [mapping, setMapping] = useState<Record<string, string>>({});
   const look = useMutation({
-    mutationFn: async ({ from, map, sign }: Asked) => {
+    mutationFn: async ({ from, map, sign, order }: Asked) => {
       const query = new URLSearchParams(Object.entries(map).map(([k, v]) => ['map', `${k}:${v}`]));
       if (sign) query.set('decimalSign', sign);
+      if (order) query.set('dayOrder', order);
       const response = await fetch(`/api/soil-tests/tables?${query}`, {
         method: 'POST',
         headers: { ...(await token()), 'Content-Type': 'application/octet-stream' },
@@ -94,7 +98,7 @@ export function SoilTests({
   const map = (value: string, column: string) => {
     const next = { ...mapping, [value]: column };
     setMapping(next);
-    if (file) look.mutate({ from: file, map: next, sign });
+    if (file) look.mutate({ from: file, map: next, sign, order });
   };
   const close = () => {
     look.reset();
@@ -126,6 +130,7 @@ export function SoilTests({
               setFile(chosen);
               setMapping({});
               setSign(undefined);
+              setOrder(undefined);
               look.mutate({ from: chosen, map: {} });
             }
             e.target.value = '';
@@ -195,7 +200,15 @@ export function SoilTests({
               <AskDecimalSign
                 onAnswer={(to) => {
                   setSign(to);
-                  look.mutate({ from: file, map: mapping, sign: to });
+                  look.mutate({ from: file, map: mapping, sign: to, order });
+                }}
+              />
+            )}
+            {table.dayOrderNeeded && file && (
+              <AskDayOrder
+                onAnswer={(to) => {
+                  setOrder(to);
+                  look.mutate({ from: file, map: mapping, sign, order: to });
                 }}
               />
             )}

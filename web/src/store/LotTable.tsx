@@ -2,20 +2,42 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 
 import { api, Refusal, taken, token, type Schemas } from '../api/client';
+import { AskDayOrder } from '../ui/AskDayOrder';
 import { AskDecimalSign } from '../ui/AskDecimalSign';
+import { spokenDate } from '../ui/days';
 import { Panel } from '../ui/Panel';
 
 type Read = Schemas['Read'];
+/** What was asked about the table once. */
+type Answers = { decimalSign?: string; dayOrder?: string };
+
+const said = (what: string, q: { value: number; unit: string } | undefined) =>
+  q
+    ? [
+        `${what} ${q.value.toLocaleString('en', { useGrouping: false })} ${q.unit.replace('¤', '').trim()}`,
+      ]
+    : [];
+
+/** All that was read of a lot, so that a slip of the file is seen before it is kept. */
+const numbers = (l: Read['lots'][number]) =>
+  [
+    `${l.purityPercent} % pure`,
+    `${l.germinationPercent} % germination`,
+    ...said('in store', l.stock),
+    ...said('bag', l.bagSize),
+    ...said('price', l.price),
+    ...(l.testedOn ? [`tested ${spokenDate(l.testedOn)}`] : []),
+  ].join(', ');
 
 /** Lots from a table: looked at first, with the lines that cannot be; kept only when somebody says so. */
-export function LotTable() {
+export function LotTable({ name }: { name: (species: string) => string }) {
   const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<File>();
+  const [answers, setAnswers] = useState<Answers>({});
   const queries = useQueryClient();
   const look = useMutation({
-    mutationFn: async ({ file, sign }: { file: File; sign?: string }) => {
-      const query = sign ? `?decimalSign=${sign}` : '';
-      const response = await fetch(`/api/lots/tables${query}`, {
+    mutationFn: async ({ file, answers }: { file: File; answers: Answers }) => {
+      const response = await fetch(`/api/lots/tables?${new URLSearchParams(answers)}`, {
         method: 'POST',
         headers: { ...(await token()), 'Content-Type': 'application/octet-stream' },
         body: file,
@@ -49,6 +71,11 @@ export function LotTable() {
       if (met.length === 0) look.reset();
     },
   });
+  const answer = (of: File, more: Answers) => {
+    const all = { ...answers, ...more };
+    setAnswers(all);
+    look.mutate({ file: of, answers: all });
+  };
   const read = look.data;
   const close = () => {
     look.reset();
@@ -71,7 +98,8 @@ export function LotTable() {
           if (file) {
             keep.reset();
             setFile(file);
-            look.mutate({ file });
+            setAnswers({});
+            look.mutate({ file, answers: {} });
           }
           e.target.value = '';
         }}
@@ -107,7 +135,10 @@ export function LotTable() {
               </p>
             )}
             {read.decimalSignNeeded && file && (
-              <AskDecimalSign onAnswer={(sign) => look.mutate({ file, sign })} />
+              <AskDecimalSign onAnswer={(decimalSign) => answer(file, { decimalSign })} />
+            )}
+            {read.dayOrderNeeded && file && (
+              <AskDayOrder onAnswer={(dayOrder) => answer(file, { dayOrder })} />
             )}
             <ul className="my-2 max-h-72 overflow-y-auto text-[14px]">
               {read.problems.map((p) => (
@@ -117,10 +148,7 @@ export function LotTable() {
               ))}
               {read.lots.map((l) => (
                 <li key={l.id}>
-                  {l.label},{' '}
-                  <span className="fig">
-                    {l.purityPercent} % pure, {l.germinationPercent} % germination
-                  </span>
+                  {name(l.species)}, {l.label}: <span className="fig">{numbers(l)}</span>
                 </li>
               ))}
             </ul>

@@ -53,7 +53,7 @@ export function SeedStorePage() {
           <button type="button" className="btn btn-main" onClick={() => setEditing(blankLot())}>
             New lot
           </button>
-          <LotTable />
+          <LotTable name={name} />
           {(lots.data?.length ?? 0) > 0 && (
             <a className="link text-[13px]" href="/api/lots.csv" download="seed-lots.csv">
               lots as a table

@@ -3,6 +3,7 @@ import { useState } from 'react';
 
 import { Refusal, type Schemas } from '../api/client';
 import { spokenDate } from '../ui/days';
+import { AskDayOrder } from '../ui/AskDayOrder';
 import { Panel } from '../ui/Panel';
 import { SelectField, SignedField, TextField } from '../ui/inputs';
 import { sendWeather, type Report } from './api';
@@ -70,19 +71,7 @@ function ReportView({
           </span>
         </div>
       )}
-      {!report.dayOrderSure && (
-        <div role="alert" className="my-2 border-l-4 border-hand bg-handwash p-2">
-          <b>Which is the month in dates such as 11/1/1996?</b> No day in this file shows it.
-          <span className="mt-1 flex flex-wrap gap-2">
-            <button type="button" className="btn" onClick={() => onDayOrder('mdy')}>
-              The first: 1 November 1996
-            </button>
-            <button type="button" className="btn" onClick={() => onDayOrder('dmy')}>
-              The second: 11 January 1996
-            </button>
-          </span>
-        </div>
-      )}
+      {!report.dayOrderSure && <AskDayOrder onAnswer={onDayOrder} />}
       {report.gaps.length > 0 && (
         <details className="mt-1">
           <summary className="cursor-pointer">

@@ -187,7 +187,7 @@ function ClimateSheet({ climate: c }: { climate: Climate }) {
       <p className="mt-3 text-[12.5px] text-ink2">
         Sources: Ra, day length and evapotranspiration by FAO-56 (Hargreaves and Samani; 15 to 25 %
         high in humid, low in windy places); degree days by McMaster and Wilhelm 1997, method 1;
-        soil temperature after Zheng, Hunt and Running 1993; frost of the screen at 2 m, hollows are
+        soil temperature after Zheng, Hunt and Running 1993; frost of the screen at 2 m, hollows are{' '}
         {us ? '4 to 7 °F' : '2 to 4 °C'} colder.
       </p>
     </div>

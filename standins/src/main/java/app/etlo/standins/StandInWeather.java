@@ -1,7 +1,7 @@
 package app.etlo.standins;
 
 import app.etlo.core.field.SoilProfile;
-import app.etlo.core.ground.OpenGrounds;
+import app.etlo.core.ground.GrassGrounds;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
 import app.etlo.core.knowledge.Station;
@@ -25,7 +25,7 @@ final class StandInWeather {
 
     private final Knowledge knowledge = KnowledgeLoader.shipped();
     private final Climates climates = new Climates(knowledge);
-    private final OpenGrounds open = new OpenGrounds();
+    private final GrassGrounds grass = new GrassGrounds();
 
     record Day(LocalDate date, double tminC, double tmaxC, double prcpMm) {}
 
@@ -62,7 +62,7 @@ final class StandInWeather {
     double soilC(double latitude, LocalDate on) {
         Climate climate = climate(latitude, on);
         return tenths(
-                open.of(climate, SoilProfile.usual(), 1).soilC(climate.series().index(on)));
+                grass.of(climate, SoilProfile.usual(), 1).soilC(climate.series().index(on)));
     }
 
     private static double tenths(double v) {

@@ -32,7 +32,7 @@ final class GroundLoop {
     void play(int member, int from, int to, GroundState s, Watcher watcher) {
         int next = firstEvent(from);
         for (int d = from; d < to; d++) {
-            weatherOf(member, d, s);
+            weather.on(member, d, s);
             for (;
                     next < script.events.length
                             && script.events[next].day() == d
@@ -57,20 +57,6 @@ final class GroundLoop {
             i++;
         }
         return i;
-    }
-
-    private void weatherOf(int member, int d, GroundState s) {
-        s.day = d;
-        s.tminC = weather.tminC[member][d];
-        s.tmaxC = weather.tmaxC[member][d];
-        s.meanC = (s.tminC + s.tmaxC) / 2;
-        s.dayC = s.tmaxC - 0.25 * (s.tmaxC - s.tminC);
-        s.rainMm = weather.rainMm[member][d];
-        s.parMj = 0.5 * weather.solarMj[member][d];
-        s.et0Mm = weather.et0Mm[member][d];
-        s.dayLengthH = weather.dayLengthH[d];
-        s.measuredSnowMm = weather.snowMm.length == 0 ? Double.NaN : weather.snowMm[member][d];
-        s.irrigationMm = 0;
     }
 
     private static void day(GroundState s) {

@@ -95,6 +95,21 @@ public final class GroundWeather {
         return w;
     }
 
+    /** Puts the weather of a day into a state. */
+    void on(int member, int d, GroundState s) {
+        s.day = d;
+        s.tminC = tminC[member][d];
+        s.tmaxC = tmaxC[member][d];
+        s.meanC = (s.tminC + s.tmaxC) / 2;
+        s.dayC = s.tmaxC - 0.25 * (s.tmaxC - s.tminC);
+        s.rainMm = rainMm[member][d];
+        s.parMj = 0.5 * solarMj[member][d];
+        s.et0Mm = et0Mm[member][d];
+        s.dayLengthH = dayLengthH[d];
+        s.measuredSnowMm = snowMm.length == 0 ? Double.NaN : snowMm[member][d];
+        s.irrigationMm = 0;
+    }
+
     /** The first day on which this and another weather may differ; 0 when they cannot be compared. */
     public int sameUntil(GroundWeather o) {
         if (members != o.members || sharedDays != o.sharedDays || snowMm.length != o.snowMm.length) {

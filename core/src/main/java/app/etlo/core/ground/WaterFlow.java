@@ -20,7 +20,13 @@ final class WaterFlow {
     private WaterFlow() {}
 
     static void pass(GroundState s, double arrivingMm) {
-        double cover = 1 - Math.exp(-s.leafExtinction());
+        pass(s, arrivingMm, 1 - Math.exp(-s.leafExtinction()));
+    }
+
+    /**
+     * @param cover share of the ground under living leaves
+     */
+    static void pass(GroundState s, double arrivingMm, double cover) {
         double residue = s.residueCover();
         infiltrate(s, arrivingMm, cover, residue);
         double basal = BASAL * cover;

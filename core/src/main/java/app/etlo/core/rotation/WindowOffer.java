@@ -3,8 +3,8 @@ package app.etlo.core.rotation;
 import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
-import app.etlo.core.weather.BareGround;
 import app.etlo.core.weather.DegreeDays;
+import app.etlo.core.weather.GroundRecord;
 import app.etlo.core.weather.Workability;
 import app.etlo.core.weather.YearFigure;
 import app.etlo.core.weather.YearsAhead;
@@ -48,7 +48,7 @@ public final class WindowOffer {
             "Days dry enough to drill",
             "days",
             Source.own(
-                    "days on which the top 10 cm of bare ground, as simulated, hold at most 92 % of field capacity, with"
+                    "days on which the top 10 cm of a soil under short grass, as simulated, hold at most 92 % of field capacity, with"
                             + " hardly any rain on the day and no snow"),
             "days");
     private static final Formula LIGHT =
@@ -57,16 +57,16 @@ public final class WindowOffer {
     private record Frosts(Optional<Figure> first, Optional<Figure> last) {}
 
     private final YearsAhead years;
-    private final BareGround bare;
+    private final GroundRecord grass;
     private final RootZone water;
 
     /**
-     * @param bare days fit for work are counted on it, as on the page of the weather, whatever is planned
+     * @param grass days fit for work are counted on it, as on the page of the weather, whatever is planned
      * @param water of the plan's own ground
      */
-    public WindowOffer(YearsAhead years, BareGround bare, RootZone water) {
+    public WindowOffer(YearsAhead years, GroundRecord grass, RootZone water) {
         this.years = years;
-        this.bare = bare;
+        this.grass = grass;
         this.water = water;
     }
 
@@ -229,7 +229,7 @@ public final class WindowOffer {
         double[] days = new double[years.count()];
         for (int y = 0; y < days.length; y++) {
             for (int d = a; d < b; d++) {
-                boolean dry = bare.allows(Workability.DRILL, years.place(y, d), years.rainMm(y, d));
+                boolean dry = grass.allows(Workability.DRILL, years.place(y, d), years.rainMm(y, d));
                 days[y] += dry ? 1 : 0;
             }
         }

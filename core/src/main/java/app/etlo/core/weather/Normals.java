@@ -20,7 +20,7 @@ public final class Normals {
      * @param soilC mean of bare soil at 5 to 10 cm
      * @param coolDegreeDays sum above 4 °C
      * @param warmDegreeDays sum above 10 °C
-     * @param workDays days fit for each kind of work on bare ground
+     * @param workDays days fit for each kind of work on a soil under short grass
      */
     public record Month(
             int month,
@@ -53,7 +53,7 @@ public final class Normals {
      * @param scale factor on the reference evapotranspiration
      * @param asOf only years that are over on this day
      */
-    public static List<Month> of(Climate climate, BareGround ground, double scale, LocalDate asOf) {
+    public static List<Month> of(Climate climate, GroundRecord ground, double scale, LocalDate asOf) {
         List<Integer> years =
                 climate.years().stream().filter(y -> y < asOf.getYear()).toList();
         if (years.isEmpty()) {
@@ -79,7 +79,7 @@ public final class Normals {
         return List.copyOf(found);
     }
 
-    private static void add(Sums sum, Climate climate, BareGround ground, int i, double scale) {
+    private static void add(Sums sum, Climate climate, GroundRecord ground, int i, double scale) {
         WeatherSeries s = climate.series();
         sum.days++;
         sum.tmin += s.tminC(i);

@@ -1,5 +1,6 @@
 package app.etlo.core.weather;
 
+import app.etlo.core.quantity.DayOrder;
 import com.fasterxml.jackson.annotation.JsonCreator;
 import com.fasterxml.jackson.annotation.JsonValue;
 import java.util.Optional;
@@ -11,33 +12,6 @@ public final class Reading {
     /** What a reader was asked and answered; what is empty is taken from the file. */
     public record Given(Optional<Temperature> temperature, Optional<Rain> rain, Optional<DayOrder> dayOrder) {
         public static final Given NOTHING = new Given(Optional.empty(), Optional.empty(), Optional.empty());
-    }
-
-    /** Which of the figures 11/1/1996 is the month. */
-    public enum DayOrder {
-        DAY_FIRST("dmy"),
-        MONTH_FIRST("mdy");
-
-        private final String id;
-
-        DayOrder(String id) {
-            this.id = id;
-        }
-
-        @JsonValue
-        public String id() {
-            return id;
-        }
-
-        @JsonCreator
-        public static DayOrder of(String id) {
-            for (DayOrder o : values()) {
-                if (o.id.equals(id)) {
-                    return o;
-                }
-            }
-            throw new IllegalArgumentException("dmy or mdy");
-        }
     }
 
     /** The scale of the temperatures. */

@@ -1,6 +1,7 @@
 package app.etlo.core.weather;
 
-import app.etlo.core.weather.Reading.DayOrder;
+import app.etlo.core.quantity.DayOrder;
+import app.etlo.core.quantity.FileDates;
 import app.etlo.core.weather.Reading.Rain;
 import app.etlo.core.weather.Reading.Temperature;
 import java.io.IOException;
@@ -39,7 +40,7 @@ public final class WeatherFile {
 
     private final WeatherReport.Lines lines = new WeatherReport.Lines();
     private final List<Row> rows = new ArrayList<>();
-    private WeatherDates dates = new WeatherDates(Optional.empty(), true);
+    private FileDates dates = new FileDates(Optional.empty(), true);
 
     private WeatherFile() {}
 
@@ -125,7 +126,7 @@ public final class WeatherFile {
                 numbers.add(parser.getCurrentLineNumber());
             }
             WeatherColumns columns = WeatherColumns.of(records.get(0).toList());
-            dates = WeatherDates.of(
+            dates = FileDates.of(
                     records.stream().map(r -> cell(r, columns.date())).toList(), order);
             for (int i = 1; i < records.size(); i++) {
                 row(records.get(i), numbers.get(i), columns, between == ';' || between == '\t');

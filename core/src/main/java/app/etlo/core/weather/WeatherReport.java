@@ -1,6 +1,6 @@
 package app.etlo.core.weather;
 
-import app.etlo.core.weather.Reading.DayOrder;
+import app.etlo.core.quantity.DayOrder;
 import app.etlo.core.weather.Reading.Rain;
 import app.etlo.core.weather.Reading.Temperature;
 import java.time.LocalDate;

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.etlo.core.knowledge.KnowledgeLoader;
+import app.etlo.core.quantity.DayOrder;
 import app.etlo.core.weather.Reading.Rain;
 import app.etlo.core.weather.Reading.Temperature;
 import java.time.LocalDate;
@@ -187,7 +188,7 @@ class WeatherFileTest {
     @Test
     void dates_in_figures_are_asked_about_once_where_the_file_does_not_show_their_order() {
         var sure = WeatherFile.read(slashed(400), Optional.of(43.0), Reading.Given.NOTHING);
-        assertThat(sure.report().dayOrder()).contains(Reading.DayOrder.MONTH_FIRST);
+        assertThat(sure.report().dayOrder()).contains(DayOrder.MONTH_FIRST);
         assertThat(sure.report().dayOrderSure()).isTrue();
         assertThat(sure.series().first()).isEqualTo(LocalDate.of(1996, 11, 1));
         assertThat(sure.report().faults()).isZero();
@@ -197,7 +198,7 @@ class WeatherFileTest {
         var answered = WeatherFile.read(
                 slashed(12),
                 Optional.of(43.0),
-                new Reading.Given(Optional.empty(), Optional.empty(), Optional.of(Reading.DayOrder.DAY_FIRST)));
+                new Reading.Given(Optional.empty(), Optional.empty(), Optional.of(DayOrder.DAY_FIRST)));
         assertThat(answered.report().dayOrderSure()).isTrue();
         assertThat(answered.series().first()).isEqualTo(LocalDate.of(1996, 1, 11));
         assertThat(WeatherFile.read(
@@ -206,6 +207,6 @@ class WeatherFileTest {
                                 Reading.Given.NOTHING)
                         .report()
                         .dayOrder())
-                .contains(Reading.DayOrder.DAY_FIRST);
+                .contains(DayOrder.DAY_FIRST);
     }
 }

@@ -10,7 +10,7 @@ import app.etlo.core.quantity.Unit;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;
-import app.etlo.server.documents.DecimalSigns;
+import app.etlo.server.documents.TableAnswers;
 import app.etlo.server.limits.Limited;
 import com.fasterxml.jackson.databind.JsonNode;
 import jakarta.validation.Valid;
@@ -91,6 +91,7 @@ class FarmController {
      *
      * @param map value:column for columns that are not to be guessed
      * @param decimalSign point or comma, where the table does not show it
+     * @param dayOrder dmy or mdy, where its dates do not show it
      */
     @Limited(Limited.Kind.IMPORT)
     @Access(Who.MEMBER)
@@ -98,7 +99,8 @@ class FarmController {
     SoilTestCsv.SoilTestTable soilTests(
             @RequestBody byte[] file,
             @RequestParam Optional<List<String>> map,
-            @RequestParam Optional<String> decimalSign) {
+            @RequestParam Optional<String> decimalSign,
+            @RequestParam Optional<String> dayOrder) {
         Map<String, String> mapping = new HashMap<>();
         map.orElse(List.of()).forEach(m -> {
             int at = m.indexOf(':');
@@ -107,7 +109,11 @@ class FarmController {
             }
             mapping.put(m.substring(0, at), m.substring(at + 1));
         });
-        return SoilTestCsv.read(new String(file, StandardCharsets.UTF_8), mapping, DecimalSigns.read(decimalSign));
+        return SoilTestCsv.read(
+                new String(file, StandardCharsets.UTF_8),
+                mapping,
+                TableAnswers.decimalSign(decimalSign),
+                TableAnswers.dayOrder(dayOrder));
     }
 
     /** Looks at a GeoJSON file before it is taken: its area, or what is wrong at which place. */

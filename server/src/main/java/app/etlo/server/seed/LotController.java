@@ -7,7 +7,7 @@ import app.etlo.core.plan.document.Refused;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Adviser;
-import app.etlo.server.documents.DecimalSigns;
+import app.etlo.server.documents.TableAnswers;
 import app.etlo.server.limits.Limited;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
@@ -49,12 +49,20 @@ class LotController {
      * Reads a table of lots before any is kept: what it holds, and which lines are wrong.
      *
      * @param decimalSign point or comma, where the table does not show it
+     * @param dayOrder dmy or mdy, where its dates do not show it
      */
     @Limited(Limited.Kind.IMPORT)
     @Access(Who.MEMBER)
     @PostMapping(value = "/api/lots/tables", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-    LotCsv.Read table(@RequestBody byte[] file, @RequestParam Optional<String> decimalSign) {
-        return LotCsv.read(new String(file, StandardCharsets.UTF_8), knowledge, DecimalSigns.read(decimalSign));
+    LotCsv.Read table(
+            @RequestBody byte[] file,
+            @RequestParam Optional<String> decimalSign,
+            @RequestParam Optional<String> dayOrder) {
+        return LotCsv.read(
+                new String(file, StandardCharsets.UTF_8),
+                knowledge,
+                TableAnswers.decimalSign(decimalSign),
+                TableAnswers.dayOrder(dayOrder));
     }
 
     /**

@@ -5,6 +5,7 @@ import app.etlo.core.plan.document.Refused;
 import app.etlo.core.plan.document.WeatherEntry;
 import app.etlo.core.plan.shown.ClimateView;
 import app.etlo.core.plan.timeline.Climates;
+import app.etlo.core.quantity.DayOrder;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.weather.Reading;
 import app.etlo.core.weather.UnreadableWeather;
@@ -129,7 +130,7 @@ class WeatherController {
                     new Reading.Given(
                             temperature.map(Reading.Temperature::of),
                             rain.map(Reading.Rain::of),
-                            dayOrder.map(Reading.DayOrder::of)));
+                            dayOrder.map(DayOrder::of)));
         } catch (UnreadableWeather e) {
             throw new Refused("/file", e.getMessage());
         } catch (IllegalArgumentException e) {

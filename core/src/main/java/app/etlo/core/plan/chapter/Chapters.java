@@ -4,12 +4,12 @@ import app.etlo.core.advice.Judgements;
 import app.etlo.core.advice.Note;
 import app.etlo.core.advice.Situation;
 import app.etlo.core.field.FieldResult;
+import app.etlo.core.ground.GrassGround;
+import app.etlo.core.ground.GrassGrounds;
 import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.ground.GrownCover;
 import app.etlo.core.ground.GrownCrop;
 import app.etlo.core.ground.GrownRotation;
-import app.etlo.core.ground.OpenGround;
-import app.etlo.core.ground.OpenGrounds;
 import app.etlo.core.mix.MixResult;
 import app.etlo.core.mix.SeedRate;
 import app.etlo.core.mix.UsefulYears;
@@ -52,7 +52,7 @@ final class Chapters {
      */
     static Evaluated of(PlanInTime plan, GroundVariation variation, Optional<GrowthMemory> memory) {
         PlanGrowth growth = new PlanGrowth(plan, variation, memory);
-        Optional<WindowOffer> offer = plan.years().map(y -> new WindowOffer(y, bare(plan, memory), growth));
+        Optional<WindowOffer> offer = plan.years().map(y -> new WindowOffer(y, grass(plan, memory), growth));
         Optional<GroundFigures> grown = growth.ground()
                 .map(g -> new GroundFigures(g, plan.context().farm().units()));
         Function<CropInTime, GrownCrop> grownCrop =
@@ -101,10 +101,10 @@ final class Chapters {
                 growth);
     }
 
-    /** Bare ground of the place. */
-    private static OpenGround bare(PlanInTime plan, Optional<GrowthMemory> memory) {
-        return memory.map(GrowthMemory::open)
-                .orElseGet(OpenGrounds::new)
+    /** Short grass on the soil of the place. */
+    private static GrassGround grass(PlanInTime plan, Optional<GrowthMemory> memory) {
+        return memory.map(GrowthMemory::grass)
+                .orElseGet(GrassGrounds::new)
                 .of(plan.site().orElseThrow().climate(), plan.soil(), plan.evapotranspirationScale());
     }
 

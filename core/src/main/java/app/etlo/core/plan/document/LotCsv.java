@@ -3,6 +3,8 @@ package app.etlo.core.plan.document;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.plan.document.Context.LotEntry;
+import app.etlo.core.quantity.DayOrder;
+import app.etlo.core.quantity.FileDates;
 import app.etlo.core.quantity.NumberText;
 import app.etlo.core.quantity.NumberText.DecimalSign;
 import app.etlo.core.quantity.Quantity;
@@ -12,7 +14,6 @@ import java.io.IOException;
 import java.io.StringReader;
 import java.math.BigDecimal;
 import java.math.MathContext;
-import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -31,7 +32,7 @@ import org.apache.commons.csv.CSVRecord;
 
 /**
  * Reads seed lots from a table as spreadsheets write it: first line the names of the columns (species, lot, purity %,
- * germination % are needed; the others are those that {@link #write} writes), then a lot a line. Separated by
+ * germination % are needed; the others are those that {@link #write} writes; some are known by other names too), then a lot a line. Separated by
  * commas, semicolons or tabs; decimals with point or comma; with or without a byte-order mark. Price, bag and stock carry their unit in
  * the name of the column: kg where none is named, or lb. A bad line is reported by its number, and the others are still read; a column
  * that is not known is reported by its name.
@@ -76,6 +77,26 @@ public final class LotCsv {
                             "supplier"))
             .collect(Collectors.toUnmodifiableSet());
 
+    /** What others call a column. */
+    private static final Map<String, String> ALSO = Map.ofEntries(
+            Map.entry("germ", "germination"),
+            Map.entry("pure seed", "purity"),
+            Map.entry("kind", "species"),
+            Map.entry("lot number", "lot"),
+            Map.entry("lot no", "lot"),
+            Map.entry("lot no.", "lot"),
+            Map.entry("lot #", "lot"),
+            Map.entry("hard", "hard seed"),
+            Map.entry("bag size", "bag"),
+            Map.entry("bag weight", "bag"),
+            Map.entry("in store", "stock"),
+            Map.entry("on hand", "stock"),
+            Map.entry("cost", "price"),
+            Map.entry("test date", "tested"),
+            Map.entry("date tested", "tested"),
+            Map.entry("tested on", "tested"),
+            Map.entry("vendor", "supplier"));
+
     private static final List<String> NEEDED = List.of("species", "lot", "purity", "germination");
 
     private final Knowledge knowledge;
@@ -83,10 +104,13 @@ public final class LotCsv {
     private final List<LineProblem> problems = new ArrayList<>();
     private final Map<String, Column> columns = new HashMap<>();
     private final List<String> unknown = new ArrayList<>();
+    private final Optional<DayOrder> dayOrder;
     private Optional<DecimalSign> sign;
     private boolean twoWays;
+    private FileDates dates = new FileDates(Optional.empty(), true);
 
-    private LotCsv(Knowledge knowledge, Optional<DecimalSign> sign) {
+    private LotCsv(Knowledge knowledge, Optional<DecimalSign> sign, Optional<DayOrder> dayOrder) {
+        this.dayOrder = dayOrder;
         this.knowledge = knowledge;
         this.sign = sign;
     }
@@ -106,20 +130,31 @@ public final class LotCsv {
      *
      * @param unknownColumns names of columns that Etlo does not know, and did not read
      * @param decimalSignNeeded whether a number such as 1,200 can be read two ways, so that the decimal sign has to be given
+     * @param dayOrderNeeded whether dates such as 3/4/2026 can be two days, so that the place of the month has to be given
      */
     public record Read(
-            List<LotEntry> lots, List<LineProblem> problems, List<String> unknownColumns, boolean decimalSignNeeded) {}
+            List<LotEntry> lots,
+            List<LineProblem> problems,
+            List<String> unknownColumns,
+            boolean decimalSignNeeded,
+            boolean dayOrderNeeded) {}
 
     /**
      * The lots of a table. Their ids are made from their species and name, so that the same table read twice gives the same.
      *
      * @param sign the table's decimal sign, where it was asked about
+     * @param dayOrder which figure of its dates is the month, where it was asked about
      * @throws Refused when it is not such a table, or has more than {@value #MOST_LINES} lines
      */
-    public static Read read(String text, Knowledge knowledge, Optional<DecimalSign> sign) {
-        LotCsv csv = new LotCsv(knowledge, sign);
+    public static Read read(String text, Knowledge knowledge, Optional<DecimalSign> sign, Optional<DayOrder> dayOrder) {
+        LotCsv csv = new LotCsv(knowledge, sign, dayOrder);
         csv.readAll(text.startsWith("\uFEFF") ? text.substring(1) : text);
-        return new Read(List.copyOf(csv.lots), List.copyOf(csv.problems), List.copyOf(csv.unknown), csv.twoWays);
+        return new Read(
+                List.copyOf(csv.lots),
+                List.copyOf(csv.problems),
+                List.copyOf(csv.unknown),
+                csv.twoWays,
+                !csv.dates.sure());
     }
 
     /** The lots as a table that {@link #read} takes again, in kg or lb. */
@@ -225,6 +260,8 @@ public final class LotCsv {
         head(lines.get(0));
         // a table separated by commas writes its decimals with points
         sign = sign.or(() -> separator == ',' ? Optional.of(DecimalSign.POINT) : NumberText.signOf(figures(lines)));
+        dates = FileDates.of(
+                lines.stream().skip(1).flatMap(l -> cell(l, "tested").stream()).toList(), dayOrder);
         for (int i = 1; i < lines.size(); i++) {
             lot(lines.get(i), numbers.get(i));
         }
@@ -242,7 +279,8 @@ public final class LotCsv {
         for (int i = 0; i < line.size(); i++) {
             String written =
                     line.get(i).toLowerCase(Locale.ROOT).replace('_', ' ').strip();
-            String name = BEHIND.matcher(written).replaceFirst("").strip();
+            String plain = BEHIND.matcher(written).replaceFirst("").strip();
+            String name = ALSO.getOrDefault(plain, plain);
             if (KNOWN.contains(name)) {
                 Matcher unit = UNIT.matcher(written);
                 columns.putIfAbsent(name, new Column(i, unit.find() ? unit.group(1) : "kg"));
@@ -251,7 +289,7 @@ public final class LotCsv {
             }
         }
         NEEDED.stream().filter(n -> !columns.containsKey(n)).findFirst().ifPresent(n -> {
-            throw new Refused("", "the column '" + n + "' is missing in line 1");
+            throw new Refused("", "line 1 names no column '" + n + "'; it needs " + String.join(", ", NEEDED));
         });
     }
 
@@ -293,7 +331,7 @@ public final class LotCsv {
                 yes(line, "germination includes hard seed"),
                 number(line, "seed count")
                         .map(v -> new Quantity(v, unitOf("seed count").equals("lb") ? Unit.PER_LB : Unit.PER_KG)),
-                cell(line, "tested").map(LotCsv::day),
+                cell(line, "tested").map(this::day),
                 price(line, "price"),
                 mass(line, "bag"),
                 yes(line, "inoculated"),
@@ -347,12 +385,9 @@ public final class LotCsv {
                 });
     }
 
-    private static LocalDate day(String text) {
-        try {
-            return LocalDate.parse(text);
-        } catch (DateTimeException e) {
-            throw new Refused("/testedOn", "'" + shortly(text) + "' is not a date such as 2027-05-12");
-        }
+    private LocalDate day(String text) {
+        return (dates.sure() ? dates.read(text) : Optional.<LocalDate>empty())
+                .orElseThrow(() -> new Refused("/testedOn", FileDates.problem(text)));
     }
 
     private Optional<Double> number(CSVRecord line, String column) {

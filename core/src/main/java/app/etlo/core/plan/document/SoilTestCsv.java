@@ -1,6 +1,8 @@
 package app.etlo.core.plan.document;
 
 import app.etlo.core.plan.document.FieldEntry.SoilTest;
+import app.etlo.core.quantity.DayOrder;
+import app.etlo.core.quantity.FileDates;
 import app.etlo.core.quantity.NumberText;
 import app.etlo.core.quantity.NumberText.DecimalSign;
 import app.etlo.core.quantity.Quantity;
@@ -8,7 +10,6 @@ import app.etlo.core.quantity.Unit;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
-import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -32,6 +33,9 @@ public final class SoilTestCsv {
     /** Amounts by area, which are not the concentrations that a test holds. */
     private static final Pattern BY_AREA = Pattern.compile("lbs?\\b|kg\\s*/\\s*ha", Pattern.CASE_INSENSITIVE);
 
+    /** Layers are often written from 0 to where they end. */
+    private static final Pattern FROM_THE_TOP = Pattern.compile("^0\\s*(-|–|to)\\s*(?=\\d)");
+
     /** What a soil test holds, and by which names laboratories call it. */
     private static final Map<String, Pattern> NAMES = names();
 
@@ -39,11 +43,14 @@ public final class SoilTestCsv {
     private final List<SoilTest> tests = new ArrayList<>();
     private final List<CellProblem> problems = new ArrayList<>();
 
+    private final Optional<DayOrder> dayOrder;
     private Optional<DecimalSign> sign;
     private boolean twoWays;
+    private FileDates dates = new FileDates(Optional.empty(), true);
 
-    private SoilTestCsv(Optional<DecimalSign> sign) {
+    private SoilTestCsv(Optional<DecimalSign> sign, Optional<DayOrder> dayOrder) {
         this.sign = sign;
+        this.dayOrder = dayOrder;
     }
 
     /**
@@ -61,6 +68,7 @@ public final class SoilTestCsv {
      * @param mapping which column each value was taken from
      * @param needed values that a test cannot do without and no column gives
      * @param decimalSignNeeded whether a number such as 1,200 can be read two ways, so that the decimal sign has to be given
+     * @param dayOrderNeeded whether dates such as 3/4/2026 can be two days, so that the place of the month has to be given
      */
     public record SoilTestTable(
             List<String> header,
@@ -68,7 +76,8 @@ public final class SoilTestCsv {
             List<String> needed,
             List<SoilTest> tests,
             List<CellProblem> problems,
-            boolean decimalSignNeeded) {}
+            boolean decimalSignNeeded,
+            boolean dayOrderNeeded) {}
 
     private static Map<String, Pattern> names() {
         Map<String, Pattern> found = new LinkedHashMap<>();
@@ -92,10 +101,12 @@ public final class SoilTestCsv {
      *
      * @param mapping value to the name of its column, for what is not to be guessed; an empty name leaves the value out
      * @param sign the table's decimal sign, where it was asked about
+     * @param dayOrder which figure of its dates is the month, where it was asked about
      * @throws Refused when it is not a table
      */
-    public static SoilTestTable read(String text, Map<String, String> mapping, Optional<DecimalSign> sign) {
-        return new SoilTestCsv(sign).all(text.startsWith("\uFEFF") ? text.substring(1) : text, mapping);
+    public static SoilTestTable read(
+            String text, Map<String, String> mapping, Optional<DecimalSign> sign, Optional<DayOrder> dayOrder) {
+        return new SoilTestCsv(sign, dayOrder).all(text.startsWith("\uFEFF") ? text.substring(1) : text, mapping);
     }
 
     private SoilTestTable all(String text, Map<String, String> mapping) {
@@ -129,6 +140,8 @@ public final class SoilTestCsv {
         map(header, mapping);
         // a table separated by commas writes its decimals with points
         sign = sign.or(() -> between == ',' ? Optional.of(DecimalSign.POINT) : NumberText.signOf(figures(records)));
+        dates = FileDates.of(
+                records.stream().skip(1).flatMap(r -> cell(r, "date").stream()).toList(), dayOrder);
         for (int i = 1; i < records.size(); i++) {
             line(records.get(i), numbers.get(i), header);
         }
@@ -140,7 +153,8 @@ public final class SoilTestCsv {
                 columns.containsKey("date") ? List.of() : List.of("date"),
                 List.copyOf(tests),
                 List.copyOf(problems),
-                twoWays);
+                twoWays,
+                !dates.sure());
     }
 
     private List<String> figures(List<CSVRecord> records) {
@@ -154,7 +168,9 @@ public final class SoilTestCsv {
 
     /** A number without the unit that some laboratories write behind it. */
     private static String bare(String text) {
-        return text.replace("%", "").replace("cm", "").strip();
+        return FROM_THE_TOP
+                .matcher(text.replace("%", "").replace("cm", "").strip())
+                .replaceFirst("");
     }
 
     private void map(List<String> header, Map<String, String> mapping) {
@@ -216,16 +232,13 @@ public final class SoilTestCsv {
                 : value(r, number, header, "depth", 1, 300).map(v -> new Quantity(v, Unit.CENTIMETRE));
     }
 
+    /** Nothing is taken from figures that can be two days. */
     private Optional<LocalDate> day(String text, long number, List<String> header) {
-        try {
-            return Optional.of(LocalDate.parse(text));
-        } catch (DateTimeException e) {
-            problem(
-                    number,
-                    header.get(columns.get("date")),
-                    "'" + shortly(text) + "' is not a date such as 2027-05-12");
-            return Optional.empty();
+        Optional<LocalDate> day = dates.sure() ? dates.read(text) : Optional.empty();
+        if (day.isEmpty()) {
+            problem(number, header.get(columns.get("date")), FileDates.problem(text));
         }
+        return day;
     }
 
     private Optional<Double> value(

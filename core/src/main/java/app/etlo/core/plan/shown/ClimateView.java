@@ -1,7 +1,7 @@
 package app.etlo.core.plan.shown;
 
 import app.etlo.core.field.SoilProfile;
-import app.etlo.core.ground.OpenGround;
+import app.etlo.core.ground.GrassGround;
 import app.etlo.core.plan.document.FieldEntry;
 import app.etlo.core.plan.document.FieldSoil;
 import app.etlo.core.plan.timeline.SiteWeather;
@@ -123,7 +123,7 @@ public record ClimateView(
         Unit warmth = units.shown(Unit.DEGREE_DAY_C);
         WeatherSeries s = c.series();
         LocalDate end = s.end().isAfter(asOf) ? asOf : s.end();
-        OpenGround ground = OpenGround.of(c, soil, scale);
+        GrassGround ground = GrassGround.of(c, soil, scale);
         return new ClimateView(
                 c.id(),
                 c.name(),
@@ -187,7 +187,7 @@ public record ClimateView(
         return DAY.format(d.atYear(2001));
     }
 
-    private static List<RecentWeek> recent(Climate c, OpenGround ground, LocalDate end, Unit temperature, Unit depth) {
+    private static List<RecentWeek> recent(Climate c, GrassGround ground, LocalDate end, Unit temperature, Unit depth) {
         WeatherSeries s = c.series();
         return IntStream.range(0, RECENT_WEEKS)
                 .mapToObj(w -> end.minusDays(7L * (RECENT_WEEKS - w)))

@@ -51,6 +51,7 @@ class MixCostTest {
         return LotCsv.read(
                         "species,lot,purity,germination,price per kg,bag kg\n" + lines,
                         Plans.KNOWLEDGE,
+                        Optional.empty(),
                         Optional.empty())
                 .lots();
     }

@@ -41,6 +41,7 @@ class SeedOrdersTest {
                         "species,lot,purity,germination,bag kg,stock kg,supplier\n%s,%s,98,90,25,%s,Hay Barn\n"
                                 .formatted(species, name, stockKg),
                         Plans.KNOWLEDGE,
+                        Optional.empty(),
                         Optional.empty())
                 .lots()
                 .get(0);

@@ -5,10 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.etlo.core.plan.Plans;
+import app.etlo.core.plan.document.Context.LotEntry;
+import app.etlo.core.quantity.DayOrder;
 import app.etlo.core.quantity.NumberText.DecimalSign;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.quantity.UnitSystem;
+import java.time.LocalDate;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -17,7 +20,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Seed lots from tables as spreadsheets of several countries write them. Quoting as in RFC 4180. */
 class LotCsvTest {
     private static LotCsv.Read read(String text) {
-        return LotCsv.read(text, Plans.KNOWLEDGE, Optional.empty());
+        return LotCsv.read(text, Plans.KNOWLEDGE, Optional.empty(), Optional.empty());
     }
 
     @ParameterizedTest
@@ -63,7 +66,7 @@ class LotCsvTest {
         assertThatThrownBy(() -> read("species,lot,purity\nrye,A,98"))
                 .isInstanceOfSatisfying(
                         Refused.class,
-                        e -> assertThat(e.problems().get(0).message()).contains("'germination' is missing"));
+                        e -> assertThat(e.problems().get(0).message()).contains("names no column 'germination'"));
         assertThatThrownBy(() -> read("species,lot,purity,germination\n\"cereal rye,A,98,91\n"))
                 .isInstanceOf(Refused.class);
         StringBuilder long_ = new StringBuilder("species,lot,purity,germination\n");
@@ -119,12 +122,12 @@ class LotCsvTest {
         LotCsv.Read read = read(table);
         assertThat(read.decimalSignNeeded()).isTrue();
         assertThat(read.problems().get(0).message()).contains("'1,250' can be 1250 or 1.25");
-        assertThat(LotCsv.read(table, Plans.KNOWLEDGE, Optional.of(DecimalSign.POINT))
+        assertThat(LotCsv.read(table, Plans.KNOWLEDGE, Optional.of(DecimalSign.POINT), Optional.empty())
                         .lots()
                         .get(0)
                         .stockKg())
                 .isEqualTo(1250);
-        assertThat(LotCsv.read(table, Plans.KNOWLEDGE, Optional.of(DecimalSign.COMMA))
+        assertThat(LotCsv.read(table, Plans.KNOWLEDGE, Optional.of(DecimalSign.COMMA), Optional.empty())
                         .lots()
                         .get(0)
                         .stockKg())
@@ -148,5 +151,35 @@ class LotCsvTest {
         assertThat(LotCsv.write(read.lots(), Plans.KNOWLEDGE, UnitSystem.METRIC))
                 .contains(",'=1+1,")
                 .contains(",'@sum");
+    }
+
+    /** As seed houses head their tables. */
+    @Test
+    void columns_are_known_by_the_trades_other_names() {
+        LotCsv.Read read = read("Kind,Lot No.,Pure Seed %,Germ %,Cost per lb,Bag weight lb,On hand lb,Test Date\n"
+                + "Cereal rye,R-1,98,90,0.22,50,\"4,000\",2/28/2026\n");
+        assertThat(read.problems()).isEmpty();
+        assertThat(read.unknownColumns()).isEmpty();
+        LotEntry lot = read.lots().get(0);
+        assertThat(lot.germinationPercent()).isEqualTo(90);
+        assertThat(lot.stock()).contains(new Quantity(4000, Unit.POUND));
+        assertThat(lot.price()).contains(new Quantity(0.22, Unit.MONEY_PER_LB));
+        assertThat(lot.testedOn()).contains(LocalDate.of(2026, 2, 28));
+    }
+
+    @Test
+    void a_date_that_can_be_two_days_is_asked_about_once() {
+        String table = "species,lot,purity,germination,tested\nCereal rye,R-1,98,90,3/4/2026\n";
+        LotCsv.Read asked = read(table);
+        assertThat(asked.dayOrderNeeded()).isTrue();
+        assertThat(asked.lots()).isEmpty();
+        assertThat(asked.problems().get(0).message()).contains("can be two days");
+        for (DayOrder order : DayOrder.values()) {
+            assertThat(LotCsv.read(table, Plans.KNOWLEDGE, Optional.empty(), Optional.of(order))
+                            .lots()
+                            .get(0)
+                            .testedOn())
+                    .contains(order == DayOrder.DAY_FIRST ? LocalDate.of(2026, 4, 3) : LocalDate.of(2026, 3, 4));
+        }
     }
 }

@@ -13,11 +13,11 @@ import java.util.Arrays;
 import java.util.BitSet;
 import org.junit.jupiter.api.Test;
 
-class OpenGroundTest {
+class GrassGroundTest {
     private static final int DAYS = 120;
 
     /** A record of 120 days from New Year: nights and days of one temperature, rain on the first day, snow as deep as said. */
-    private static OpenGround under(double meanC, double rainMm, double... snowCm) {
+    private static GrassGround under(double meanC, double rainMm, double... snowCm) {
         double[] low = new double[DAYS];
         double[] high = new double[DAYS];
         double[] rain = new double[DAYS];
@@ -26,7 +26,7 @@ class OpenGroundTest {
         rain[0] = rainMm;
         WeatherSeries series =
                 new WeatherSeries(LocalDate.of(2021, 1, 1), low, high, rain, new double[0], snowCm, new BitSet());
-        return OpenGround.of(new Climate("c", "C", new Place(45, 100, false), series), SoilProfile.usual(), 1);
+        return GrassGround.of(new Climate("c", "C", new Place(45, 100, false), series), SoilProfile.usual(), 1);
     }
 
     private static double[] deep(double cm) {
@@ -42,7 +42,7 @@ class OpenGroundTest {
 
     @Test
     void wetted_ground_dries_until_it_can_be_worked_the_lightest_work_first() {
-        OpenGround ground = under(14, 90);
+        GrassGround ground = under(14, 90);
         int spray = first(ground, Workability.SPRAY);
         int drill = first(ground, Workability.DRILL);
         int till = first(ground, Workability.TILL);
@@ -56,7 +56,7 @@ class OpenGroundTest {
                 .isFalse();
     }
 
-    private static int first(OpenGround ground, Workability work) {
+    private static int first(GrassGround ground, Workability work) {
         for (int d = 1; d < DAYS; d++) {
             if (ground.allows(work, d, 0)) {
                 return d;
@@ -68,7 +68,7 @@ class OpenGroundTest {
     @Test
     void snow_that_was_measured_shelters_the_soil_and_stops_work() {
         double bare = under(-12, 0).soilC(20);
-        OpenGround measured = under(-12, 0, deep(30));
+        GrassGround measured = under(-12, 0, deep(30));
         assertThat(measured.soilC(20)).isGreaterThan(bare + 5);
         assertThat(under(8, 0, deep(4)).allows(Workability.DRILL, 60, 0)).isFalse();
         assertThat(under(8, 0, deep(0)).allows(Workability.DRILL, 60, 0)).isTrue();
@@ -83,8 +83,8 @@ class OpenGroundTest {
         low[40] = Double.NaN;
         WeatherSeries series = new WeatherSeries(
                 LocalDate.of(2021, 1, 1), low, high, new double[DAYS], new double[0], new double[0], new BitSet());
-        OpenGround ground =
-                OpenGround.of(new Climate("c", "C", new Place(45, 100, false), series), SoilProfile.usual(), 1);
+        GrassGround ground =
+                GrassGround.of(new Climate("c", "C", new Place(45, 100, false), series), SoilProfile.usual(), 1);
         assertThat(ground.soilC(40)).isNaN();
         assertThat(ground.allows(Workability.SPRAY, 40, 0)).isFalse();
         assertThat(ground.soilC(41)).isCloseTo(ground.soilC(39), within(0.5));

@@ -1,24 +1,28 @@
 package app.etlo.core.ground;
 
 import app.etlo.core.field.SoilProfile;
-import app.etlo.core.weather.BareGround;
 import app.etlo.core.weather.Climate;
+import app.etlo.core.weather.GroundRecord;
 import app.etlo.core.weather.WeatherSeries;
 import app.etlo.core.weather.Workability;
 import java.util.Arrays;
-import java.util.List;
 
 /**
- * Bare ground under a record of the weather, day by day, by the processes that grow every plan: how warm it is, how wet on top, how
- * much snow lies on it. Days fit for work are counted on it, whatever is planned, so that a place has one number of them. Days that the
- * record does not know are NaN.
+ * Ground under short grass through a record of the weather, day by day, by the processes that every plan goes through: how wet it is on
+ * top, how much snow lies on it, how warm it would be without the grass. Days fit for work are counted on it, whatever is planned, so that
+ * a place has one number of them. Days that the record does not know are NaN.
  */
-public final class OpenGround implements BareGround {
+public final class GrassGround implements GroundRecord {
+    /** Share of the ground that short grass or weeds shade, and how deep they root, m: FAO-56's own surface, a little thinner. */
+    private static final double COVER = 0.75;
+
+    private static final double ROOTS_M = 0.6;
+
     private final float[] soilC;
     private final float[] snowMm;
     private final float[] topShare;
 
-    private OpenGround(int days) {
+    private GrassGround(int days) {
         this.soilC = unknown(days);
         this.snowMm = unknown(days);
         this.topShare = unknown(days);
@@ -33,23 +37,25 @@ public final class OpenGround implements BareGround {
     /**
      * @param scale factor on the reference evapotranspiration for a windy or humid place
      */
-    public static OpenGround of(Climate climate, SoilProfile profile, double scale) {
+    public static GrassGround of(Climate climate, SoilProfile profile, double scale) {
         WeatherSeries s = climate.series();
-        OpenGround open = new OpenGround(s.days());
+        GrassGround grass = new GrassGround(s.days());
         GroundSoil soil = GroundSoil.of(profile);
-        GroundLoop loop =
-                new GroundLoop(new GroundScript(soil, List.of(), List.of()), GroundWeather.of(climate, scale));
-        GroundState state = new GroundState(soil, new GroundPlant[0]);
-        int from = 0;
-        while (from < s.days()) {
-            int to = from;
-            while (to < s.days() && s.isKnown(to)) {
-                to++;
+        GroundWeather weather = GroundWeather.of(climate, scale);
+        GroundState state = new GroundState(soil, new GroundPlant[1]);
+        state.join(0);
+        state.root[0] = ROOTS_M;
+        state.light[0] = 1;
+        for (int d = 0; d < s.days(); d++) {
+            if (s.isKnown(d)) {
+                weather.on(0, d, state);
+                double arrivingMm = Snow.pass(state);
+                SoilWarmth.pass(state);
+                WaterFlow.pass(state, arrivingMm, COVER);
+                grass.write(state);
             }
-            loop.play(0, from, to, state, open::write);
-            from = to + 1;
         }
-        return open;
+        return grass;
     }
 
     private void write(GroundState s) {

@@ -1,8 +1,8 @@
 package app.etlo.core.weather;
 
-/** Bare ground under the record of a climate, day by day of the record. */
-public interface BareGround {
-    /** Temperature of the soil at 5 to 10 cm, °C; NaN on a day that the record does not know. */
+/** Ground as it was through the record of a climate, day by day of the record. */
+public interface GroundRecord {
+    /** Temperature of bare soil at 5 to 10 cm, °C; NaN on a day that the record does not know. */
     double soilC(int i);
 
     /**
