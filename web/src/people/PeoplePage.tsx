@@ -1,4 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 
 import { useSession } from '../api/useSession';
 import { api, taken, type Schemas } from '../api/client';
@@ -6,6 +7,7 @@ import { TopBar } from '../app/TopBar';
 import { spokenDate } from '../ui/days';
 import { SelectField } from '../ui/inputs';
 import { spokenTime } from '../ui/dates';
+import { Panel } from '../ui/Panel';
 import { Invite } from './Invite';
 import { Myself } from './Myself';
 import { PracticeZone } from './PracticeZone';
@@ -22,6 +24,7 @@ export function PeoplePage() {
   const session = useSession();
   const queries = useQueryClient();
   const adviser = session.data?.role === 'adviser';
+  const [leaving, setLeaving] = useState<Schemas['Person']>();
   const people = useQuery({
     queryKey: ['people'],
     queryFn: async () => taken(await api.GET('/api/people')),
@@ -44,7 +47,10 @@ export function PeoplePage() {
   const remove = useMutation({
     mutationFn: async (personId: number) =>
       taken(await api.DELETE('/api/people/{personId}', { params: { path: { personId } } })),
-    onSuccess: again,
+    onSuccess: () => {
+      setLeaving(undefined);
+      return again();
+    },
   });
   const withdraw = useMutation({
     mutationFn: async (invitationId: number) =>
@@ -53,7 +59,7 @@ export function PeoplePage() {
       ),
     onSuccess: again,
   });
-  const problem = become.error ?? remove.error ?? withdraw.error;
+  const problem = become.error ?? withdraw.error;
   const you = people.data?.people.find((p) => p.id === people.data.you);
   return (
     <>
@@ -108,7 +114,10 @@ export function PeoplePage() {
                         type="button"
                         className="link text-[13px]"
                         aria-label={`Remove ${p.email} from the practice`}
-                        onClick={() => remove.mutate(p.id)}
+                        onClick={() => {
+                          remove.reset();
+                          setLeaving(p);
+                        }}
                       >
                         remove
                       </button>
@@ -151,6 +160,34 @@ export function PeoplePage() {
             </section>
           )}
         </section>
+        <Panel
+          title={`Remove ${leaving?.name ? leaving.name : (leaving?.email ?? '')}`}
+          open={leaving !== undefined}
+          onOpenChange={(o) => !o && setLeaving(undefined)}
+        >
+          {leaving && (
+            <>
+              <p>
+                {leaving.email} is signed out everywhere and no longer sees this practice;
+                invitations they made end. What they did stays in the history. To come back they
+                need a new invitation.
+              </p>
+              {remove.error && (
+                <p role="alert" className="text-hand">
+                  {remove.error.message}
+                </p>
+              )}
+              <button
+                type="button"
+                className="btn btn-main mt-3"
+                disabled={remove.isPending}
+                onClick={() => remove.mutate(leaving.id)}
+              >
+                Remove them
+              </button>
+            </>
+          )}
+        </Panel>
         {you && <Myself key={you.name} you={you} onChanged={again} />}
       </main>
     </>
