@@ -4,6 +4,7 @@ import static app.etlo.core.advice.Scene.CoverScene.ended;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.etlo.core.advice.Scene.CoverScene;
+import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.WindowKind;
 import java.util.List;
 import java.util.Optional;
@@ -342,12 +343,174 @@ class EdgesOfRulesTest {
                 silent(far, "nothing simulated", with(rye().stand(9, 1.4))));
     }
 
+    private static Scene soy() {
+        return Scene.empty()
+                .crop("c1", "winter-wheat", "2025-10-05", "2026-07-20")
+                .crop("c2", "soybean", "2027-05-12", "2027-10-10");
+    }
+
+    private static Scene three(String second, String third) {
+        return Scene.empty()
+                .crop("c1", "winter-wheat", "2025-10-05", "2026-07-20")
+                .crop("c2", second, "2027-05-12", "2027-10-10")
+                .crop("c3", third, "2028-05-12", "2028-10-10");
+    }
+
+    static Stream<Edge> balance() {
+        String legumes = "legume-share";
+        String like = "like-next-crop";
+        String shares = "shares-out-of-use";
+        String tied = "tie-up-expected";
+        String beside = "fertiliser-beside-seed";
+        String cold = "seedbed-cold";
+        return Stream.of(
+                says(
+                        legumes,
+                        "three crops and no legume",
+                        three("grain-corn", "grain-sorghum"),
+                        "No legume stands in the rotation"),
+                silent(legumes, "one legume of three", three("soybean", "grain-corn")),
+                silent(
+                        legumes,
+                        "a legume in a cover",
+                        three("grain-corn", "grain-sorghum").cover(cover().share("hairy-vetch", 50))),
+                says(legumes, "two legumes of three", three("soybean", "soybean"), "2 of 3 crops are legumes"),
+                silent(legumes, "one of two", soy()),
+                silent(legumes, "two crops without one", wheat()),
+                silent(
+                        like,
+                        "seventy in a hundred of grass ahead of corn",
+                        with(rye().share("hairy-vetch", 40).stands(70, 30))),
+                says(
+                        like,
+                        "seventy-one",
+                        with(rye().share("hairy-vetch", 40).stands(71, 29)),
+                        "Grasses are 71 % of the dry tops ahead of grain corn"),
+                silent(
+                        like,
+                        "sixty in a hundred of legumes ahead of soybean",
+                        soy().cover(rye().share("hairy-vetch", 40).stands(40, 60))),
+                says(
+                        like,
+                        "sixty-one",
+                        soy().cover(rye().share("hairy-vetch", 40).stands(39, 61)),
+                        "Legumes are 61 % of the dry tops ahead of soybean"),
+                silent(
+                        like,
+                        "grass ahead of soybean",
+                        soy().cover(rye().share("hairy-vetch", 40).stands(90, 10))),
+                silent(
+                        like,
+                        "legumes ahead of corn",
+                        with(rye().share("hairy-vetch", 40).stands(10, 90))),
+                silent(
+                        shares,
+                        "sixty in a hundred",
+                        with(cover().share("cereal-rye", 30).share("hairy-vetch", 30))),
+                says(
+                        shares,
+                        "fifty-nine",
+                        with(cover().share("cereal-rye", 30).share("hairy-vetch", 29)),
+                        "add up to 59 %"),
+                silent(
+                        shares,
+                        "a hundred and sixty",
+                        with(cover().share("cereal-rye", 80).share("hairy-vetch", 80))),
+                says(
+                        shares,
+                        "a hundred and sixty-one",
+                        with(cover().share("cereal-rye", 80).share("hairy-vetch", 81)),
+                        "add up to 161 %"),
+                silent(shares, "one species", with(cover().share("cereal-rye", 40))),
+                says(
+                        tied,
+                        "much of it",
+                        with(rye().stand(9, 0.6)),
+                        "% N the residue ties nitrogen up: about",
+                        "is taken from the crop"),
+                says(
+                        tied,
+                        "little of it",
+                        with(rye().stand(3, 0.95)),
+                        "over the season under",
+                        "more in the first weeks"),
+                silent(beside, "as much as the seed bears", with(rye().withSeed(20, 20))),
+                says(
+                        beside,
+                        "small seed bears half",
+                        with(cover().share("crimson-clover", 60).withSeed(11, 20)),
+                        "above 10.0 kg/ha",
+                        "with small seed"),
+                silent(
+                        beside,
+                        "half for small seed",
+                        with(cover().share("crimson-clover", 60).withSeed(10, 20))),
+                silent(
+                        cold,
+                        "three years in ten",
+                        with(cover().share("cowpea", 60).sown("2026-09-20").seedbed("cowpea", 30, 10))),
+                says(
+                        cold,
+                        "more than three",
+                        with(cover().share("cowpea", 60).sown("2026-09-20").seedbed("cowpea", 40, 10)),
+                        "on this day it is colder in 4 years in 10"),
+                says(
+                        cold,
+                        "a day that is past",
+                        with(cover().share("cowpea", 60).sown("2026-06-30").seedbed("cowpea", 100, 10)),
+                        "it was colder on this day"),
+                silent(
+                        cold,
+                        "frost seeding is meant for cold ground",
+                        with(cover().share("cowpea", 60)
+                                .sown("2026-09-20")
+                                .seedbed("cowpea", 60, 10)
+                                .window(WindowKind.FROST_SEEDED, "2026-06-01", "2026-10-20", "2026-11-01"))),
+                says(
+                        cold,
+                        "between crops it is not",
+                        with(cover().share("cowpea", 60)
+                                .sown("2026-09-20")
+                                .seedbed("cowpea", 60, 10)
+                                .window(WindowKind.BETWEEN, "2026-06-01", "2026-10-20", "2026-11-01")),
+                        "Cowpea wants soil of"));
+    }
+
+    /** What would change a note follows from which way it errs. */
+    @Test
+    void a_note_names_the_way_out_of_its_own_case() {
+        assertThat(one("shares-out-of-use", with(cover().share("cereal-rye", 30).share("hairy-vetch", 29)))
+                        .wouldChange())
+                .isEqualTo("larger shares");
+        assertThat(one("shares-out-of-use", with(cover().share("cereal-rye", 80).share("hairy-vetch", 81)))
+                        .wouldChange())
+                .startsWith("smaller shares");
+        assertThat(one("like-next-crop", with(rye().share("hairy-vetch", 40).stands(80, 20)))
+                        .wouldChange())
+                .isEqualTo("more legumes and broadleaves in the mix");
+        assertThat(one(
+                                "like-next-crop",
+                                soy().cover(rye().share("hairy-vetch", 40).stands(20, 80)))
+                        .wouldChange())
+                .isEqualTo("more grasses in the mix");
+        // daikon radish: at most 15 % of it in a blend
+        Note radish = one(
+                "brassica-above-blend-share",
+                with(cover().share("daikon-radish", 30).share("crimson-clover", 50)));
+        double most = Scene.species("daikon-radish").maxShare()
+                * Scene.species("daikon-radish").fullRateKgHa().middle();
+        assertThat(radish.wouldChange())
+                .startsWith(
+                        "of pure live seed at most " + wheat().made().say(most, Unit.KG_PER_HA) + " of daikon radish");
+        assertThat(radish.facts()).containsExactly("daikon radish: share of full rate 30.0 %");
+    }
+
     private static Scene window(WindowKind kind, String sown) {
         return with(rye().sown(sown).window(kind, "2026-06-01", "2026-06-20", "2026-10-01"));
     }
 
     @ParameterizedTest
-    @MethodSource({"windows", "seed", "field", "sowingAndEnd"})
+    @MethodSource({"windows", "seed", "field", "sowingAndEnd", "balance"})
     void turns_where_it_says(Edge edge) {
         Judgement judgement = Judgements.all().stream()
                 .filter(j -> j.name().equals(edge.rule()))
