@@ -187,7 +187,7 @@ function Answer({ test }: { test: CatchTest | undefined }) {
         </>
       ) : (
         <p className="text-[15px] text-ink2 italic">
-          Name machine and seed and type what you measured; the answer stands here.
+          Type what you measured; the answer stands here.
         </p>
       )}
     </section>

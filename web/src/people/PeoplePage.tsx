@@ -7,7 +7,7 @@ import { TopBar } from '../app/TopBar';
 import { spokenDate } from '../ui/days';
 import { SelectField } from '../ui/inputs';
 import { spokenTime } from '../ui/dates';
-import { Panel } from '../ui/Panel';
+import { Sure } from '../ui/Sure';
 import { Invite } from './Invite';
 import { Myself } from './Myself';
 import { PracticeZone } from './PracticeZone';
@@ -160,34 +160,19 @@ export function PeoplePage() {
             </section>
           )}
         </section>
-        <Panel
+        <Sure
           title={`Remove ${leaving?.name ? leaving.name : (leaving?.email ?? '')}`}
+          doing="Remove them"
           open={leaving !== undefined}
-          onOpenChange={(o) => !o && setLeaving(undefined)}
+          pending={remove.isPending}
+          error={remove.error}
+          onSure={() => leaving && remove.mutate(leaving.id)}
+          onClose={() => setLeaving(undefined)}
         >
-          {leaving && (
-            <>
-              <p>
-                {leaving.email} is signed out everywhere and no longer sees this practice;
-                invitations they made end. What they did stays in the history. To come back they
-                need a new invitation.
-              </p>
-              {remove.error && (
-                <p role="alert" className="text-hand">
-                  {remove.error.message}
-                </p>
-              )}
-              <button
-                type="button"
-                className="btn btn-main mt-3"
-                disabled={remove.isPending}
-                onClick={() => remove.mutate(leaving.id)}
-              >
-                Remove them
-              </button>
-            </>
-          )}
-        </Panel>
+          {leaving?.email} is signed out everywhere and no longer sees this practice; invitations
+          they made end. What they did stays in the history. To come back they need a new
+          invitation.
+        </Sure>
         {you && <Myself key={you.name} you={you} onChanged={again} />}
       </main>
     </>

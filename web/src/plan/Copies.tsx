@@ -6,6 +6,7 @@ import { useSession } from '../api/useSession';
 import { api, taken } from '../api/client';
 import { SelectField } from '../ui/inputs';
 import { Panel } from '../ui/Panel';
+import { Sure } from '../ui/Sure';
 import { useOpenPlan } from './context';
 
 /** Makes another plan of the field out of the one in hand, to change and to compare. */
@@ -72,6 +73,7 @@ export function Copies() {
   const who = useSession();
   const queries = useQueryClient();
   const navigate = useNavigate();
+  const [removing, setRemoving] = useState(false);
   const plans = useQuery({
     queryKey: ['plans-of', field.id],
     queryFn: async () =>
@@ -92,9 +94,11 @@ export function Copies() {
   });
   const remove = useMutation({
     mutationFn: async () => taken(await api.DELETE('/api/plans/{planId}', { params: { path } })),
-    onSuccess: () => open(),
+    onSuccess: () => {
+      setRemoving(false);
+      return open();
+    },
   });
-  const failed = make.error ?? remove.error;
   const several = (plans.data?.length ?? 0) > 1;
   const compare = [plans.data?.find((p) => p.current)?.id ?? '', state.plan.id];
   return (
@@ -128,17 +132,30 @@ export function Copies() {
             make it the field’s own
           </button>
           {who.data?.role === 'adviser' && (
-            <button type="button" className="link" onClick={() => remove.mutate()}>
+            <button type="button" className="link" onClick={() => setRemoving(true)}>
               remove the copy
             </button>
           )}
         </>
       )}
-      {failed && (
+      {make.error && (
         <span role="alert" className="text-hand">
-          {failed.message}
+          {make.error.message}
         </span>
       )}
+      <Sure
+        title="Remove this copy"
+        doing="Remove it"
+        open={removing}
+        pending={remove.isPending}
+        error={remove.error}
+        onSure={() => remove.mutate()}
+        onClose={() => setRemoving(false)}
+      >
+        {plans.data?.find((p) => p.id === state.plan.id)?.label ?? 'The copy'}: it goes with its
+        history and cannot be brought back. Seed that it holds goes back to the store. The field’s
+        own plan stays as it is.
+      </Sure>
     </span>
   );
 }

@@ -282,6 +282,9 @@ interface Opened {
   plan: () => Plan;
   openWorking: ReturnType<typeof vi.fn>;
   takeInHand: ReturnType<typeof vi.fn>;
+  /** A revision was brought back; the plan was copied under a label. */
+  restore: ReturnType<typeof vi.fn>;
+  copied: ReturnType<typeof vi.fn>;
 }
 
 /** For tests: a step of the bench on an open plan; what is changed in it is there at once, and nothing is sent. */
@@ -293,12 +296,16 @@ export function opened(
     problems?: Problem[];
     us?: boolean;
     inHand?: string;
+    /** False on a copy beside the field's own plan. */
+    current?: boolean;
   } = {},
 ): Opened {
   let plan = given.plan ? given.plan(PLAN) : PLAN;
   const evaluation = given.evaluation ? given.evaluation(answered()) : answered();
   const openWorking = vi.fn();
   const takeInHand = vi.fn();
+  const restore = vi.fn();
+  const copied = vi.fn(() => Promise.resolve('p2'));
   function Bench() {
     const [, again] = useState(0);
     const open = {
@@ -308,8 +315,16 @@ export function opened(
           again((n) => n + 1);
         },
         flush: () => Promise.resolve(),
+        restore,
+        copied,
       },
-      state: { plan, evaluation, problems: given.problems ?? [], revision: 1 },
+      state: {
+        plan,
+        evaluation,
+        problems: given.problems ?? [],
+        revision: 1,
+        current: given.current ?? true,
+      },
       knowledge: KNOWLEDGE,
       field: { id: 'f1', name: 'Upper Bank', farmId: 'a1', texture: 'silt loam' },
       farm: { id: 'a1', name: 'Ashlode', units: given.us ? 'us' : 'metric', currency: 'EUR' },
@@ -321,11 +336,13 @@ export function opened(
     return <PlanContext.Provider value={open}>{step}</PlanContext.Provider>;
   }
   render(
-    <QueryClientProvider client={new QueryClient()}>
+    <QueryClientProvider
+      client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}
+    >
       <MemoryRouter>
         <Bench />
       </MemoryRouter>
     </QueryClientProvider>,
   );
-  return { plan: () => plan, openWorking, takeInHand };
+  return { plan: () => plan, openWorking, takeInHand, restore, copied };
 }

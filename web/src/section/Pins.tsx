@@ -3,7 +3,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { DisplayList } from './displayList';
 import type { SectionHand } from './hand';
 import { Word } from './ink';
-import type { Pin } from './pins';
+import { covered, type Pin } from './pins';
 import { addDays, dateOf, dayNumber, spokenDate } from '../ui/days';
 
 const RAIL = 24;
@@ -87,10 +87,12 @@ export function Pins({
 
   // the pin of the open step lies on top, so that it can be taken hold of where others stand close to it
   const drawn = [...d.pins].sort((a, b) => Number(a.key === inStep) - Number(b.key === inStep));
+  const inHand = (p: Pin) => held === p.key || focused === p.key || inStep === p.key;
+  const wordless = covered(d.pins, inHand);
   return (
     <>
       {drawn.map((pin) => {
-        const red = held === pin.key || focused === pin.key || inStep === pin.key;
+        const red = inHand(pin);
         const ink = red ? 'var(--hand)' : 'var(--ink)';
         const solid = pin.done || pin.kind === 'end';
         const y = d.bottom + RAIL + Math.max(0, pin.row) * ROW;
@@ -151,7 +153,7 @@ export function Pins({
                 strokeWidth="1.1"
               />
             )}
-            {full && (pin.row >= 0 || red) && (
+            {full && (pin.row >= 0 || red) && !wordless.has(pin.key) && (
               <Word
                 x={pin.side === 'left' ? pin.x - 8 : pin.x + 8}
                 y={y}

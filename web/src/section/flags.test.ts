@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 
 import { flagsOf, twoLines } from './flags';
 import type { Note } from './model';
-import { pinsOf } from './pins';
+import { covered, pinsOf } from './pins';
 import { addDays, spokenDate } from '../ui/days';
 import { months, timeScale } from './scale';
 
@@ -97,6 +97,19 @@ describe('pins', () => {
     );
     expect(pins.map((p) => p.side)).toEqual(['left', 'left', 'left']);
     expect(pins.map((p) => p.row)).toEqual([0, 1, -1]);
+  });
+
+  test('words give way to those of a pin in hand that has no room', () => {
+    const pins = pinsOf(
+      [pin('a', '2026-05-01'), pin('b', '2026-05-05'), pin('c', '2026-05-09')],
+      '2026-05-05',
+      scale,
+      {},
+      2,
+    );
+    expect([...covered(pins, (p) => p.key === 'c')]).toEqual(['a']);
+    expect([...covered(pins, (p) => p.key === 'b')]).toEqual([]);
+    expect([...covered(pins, () => false)]).toEqual([]);
   });
 
   test('a pin outside the span shown is left out', () => {

@@ -20,6 +20,24 @@ const LETTER_PX = 5.9;
 /** Words may run so far past the end of time. */
 const EDGE_PX = 20;
 
+const widthOf = (text: string) => text.length * LETTER_PX + 10;
+
+/** From where to where the words of a pin reach, px. */
+const spanOf = ({ x, text, side }: Pick<Pin, 'x' | 'text' | 'side'>): [number, number] =>
+  side === 'left' ? [x - widthOf(text), x + 8] : [x - 8, x + widthOf(text)];
+
+/** Pins whose words give way: those of a pin that is in hand stand in the first row though there was no room for them. */
+export function covered(pins: Pin[], inHand: (p: Pin) => boolean): Set<string> {
+  const over = pins.filter((p) => p.row < 0 && inHand(p));
+  const under = pins.filter((p) => {
+    const [from, to] = spanOf(p);
+    return (
+      p.row === 0 && over.some((o) => o.key !== p.key && spanOf(o)[0] < to && spanOf(o)[1] > from)
+    );
+  });
+  return new Set(under.filter((p) => !inHand(p)).map((p) => p.key));
+}
+
 /** Pins in time with their words in as many rows as there are; a word without room is left out. */
 export function pinsOf(
   pins: Section['pins'],
@@ -36,9 +54,8 @@ export function pinsOf(
     .sort((a, b) => a.x - b.x)
     .map(({ p, x }) => {
       const text = `${p.label} ${spokenDate(p.date, false)}`;
-      const width = text.length * LETTER_PX + 10;
-      const side = x + width > scale.x1 + EDGE_PX ? 'left' : 'right';
-      const [from, to] = side === 'left' ? [x - width, x + 8] : [x - 8, x + width];
+      const side = x + widthOf(text) > scale.x1 + EDGE_PX ? 'left' : 'right';
+      const [from, to] = spanOf({ x, text, side });
       const row = taken.findIndex((t) => t.every(([a, b]) => to <= a || from >= b));
       if (row >= 0) taken[row]!.push([from, to]);
       return {

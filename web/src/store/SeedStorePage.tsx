@@ -8,6 +8,7 @@ import { useUnits } from '../api/units';
 import { massUnit, seedMass } from '../ui/mass';
 import { useSession } from '../api/useSession';
 import { Panel } from '../ui/Panel';
+import { Sure } from '../ui/Sure';
 import { blankLot, type LotDraft } from './lotDraft';
 import { LotForm } from './LotForm';
 import { LotTable } from './LotTable';
@@ -170,39 +171,28 @@ export function SeedStorePage() {
             />
           )}
         </Panel>
-        <Panel
+        <Sure
           title={`Remove lot ${removing?.label ?? ''}`}
+          doing="Remove the lot"
           open={removing !== undefined}
-          onOpenChange={(o) => {
-            if (!o) setRemoving(undefined);
+          pending={remove.isPending}
+          error={remove.error}
+          onSure={() => removing && remove.mutate(removing.id)}
+          onClose={() => {
+            setRemoving(undefined);
             remove.reset();
           }}
         >
           {removing && (
             <>
-              <p>
-                {name(removing.species)}, {removing.label}
-                {stock(removing.id)?.heldKg
-                  ? `: ${seedMass(stock(removing.id)!.heldKg, units)} ${massUnit(units)} are held for covers and will be released.`
-                  : '.'}{' '}
-                Mixes that name this lot will ask for another.
-              </p>
-              {remove.error && (
-                <p role="alert" className="text-hand">
-                  {remove.error.message}
-                </p>
-              )}
-              <button
-                type="button"
-                className="btn btn-main mt-3"
-                disabled={remove.isPending}
-                onClick={() => remove.mutate(removing.id)}
-              >
-                Remove the lot
-              </button>
+              {name(removing.species)}, {removing.label}
+              {stock(removing.id)?.heldKg
+                ? `: ${seedMass(stock(removing.id)!.heldKg, units)} ${massUnit(units)} are held for covers and will be released.`
+                : '.'}{' '}
+              Mixes that name this lot will ask for another.
             </>
           )}
-        </Panel>
+        </Sure>
       </main>
     </>
   );

@@ -8,6 +8,7 @@ import { newId } from '../../ui/tidy';
 import { useOpenPlan } from '../../plan/context';
 import { SelectField, TextField } from '../../ui/inputs';
 import { Panel } from '../../ui/Panel';
+import { Sure } from '../../ui/Sure';
 
 type Mix = Schemas['MixEntry'];
 
@@ -52,10 +53,14 @@ export function CopyMix({ own, onTake }: { own: Mix | undefined; onTake: (mix: M
       await queries.invalidateQueries({ queryKey: ['kept mixes'] });
     },
   });
+  const [removing, setRemoving] = useState<{ id: string; name: string }>();
   const remove = useMutation({
     mutationFn: async (id: string) =>
       taken(await api.DELETE('/api/kept-mixes/{mixId}', { params: { path: { mixId: id } } })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['kept mixes'] }),
+    onSuccess: () => {
+      setRemoving(undefined);
+      return queries.invalidateQueries({ queryKey: ['kept mixes'] });
+    },
   });
   const take = (mix: Mix) => {
     onTake(withoutLots(mix));
@@ -99,7 +104,7 @@ export function CopyMix({ own, onTake }: { own: Mix | undefined; onTake: (mix: M
                     type="button"
                     className="link text-[13.5px]"
                     aria-label={`Remove ${k.name}`}
-                    onClick={() => remove.mutate(k.id)}
+                    onClick={() => setRemoving(k)}
                   >
                     remove
                   </button>
@@ -159,6 +164,17 @@ export function CopyMix({ own, onTake }: { own: Mix | undefined; onTake: (mix: M
           ))}
         </ul>
       </Panel>
+      <Sure
+        title={`Remove ${removing?.name ?? ''}`}
+        doing="Remove it"
+        open={removing !== undefined}
+        pending={remove.isPending}
+        error={remove.error}
+        onSure={() => removing && remove.mutate(removing.id)}
+        onClose={() => setRemoving(undefined)}
+      >
+        The mix is no longer kept by this name. Plans that took it stay as they are.
+      </Sure>
     </>
   );
 }

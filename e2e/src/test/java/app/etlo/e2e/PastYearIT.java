@@ -106,6 +106,7 @@ class PastYearIT extends InBrowser {
         page.goBack();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("remove the copy"))
                 .click();
+        button("Remove it").click();
         assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("compare")))
                 .hasCount(0);
     }

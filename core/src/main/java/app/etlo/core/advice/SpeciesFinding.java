@@ -31,14 +31,16 @@ final class SpeciesFinding extends Judgement {
 
     private static final Map<String, Weight> WEIGHTS = Map.of(
             "seeds-before-end", Weight.THINK,
-            "survives-its-end", Weight.STOP,
             "hard-to-end", Weight.THINK,
             "winterkill-unsure", Weight.THINK,
             "volunteers-in-grain", Weight.THINK);
 
-    private static final String LISTED = "on-noxious-list";
+    /** What the law forbids, and what lives on where it was to be dead, the more so where no herbicide may follow. */
+    private static final Set<String> STOPS = Set.of("on-noxious-list", "survives-its-end", "cannot-be-ended");
+
     /** Reasons that are settled on the End step. */
-    private static final Set<String> OF_THE_END = Set.of("survives-its-end", "hard-to-end", "seeds-before-end");
+    private static final Set<String> OF_THE_END =
+            Set.of("survives-its-end", "cannot-be-ended", "hard-to-end", "seeds-before-end");
 
     private final String rule;
 
@@ -52,7 +54,7 @@ final class SpeciesFinding extends Judgement {
                 .filter(r -> !TOLD_ELSEWHERE.contains(r.name()))
                 .<Judgement>map(r -> new SpeciesFinding(
                         r.name(),
-                        r.name().equals(LISTED)
+                        STOPS.contains(r.name())
                                 ? Weight.STOP
                                 : r.excludes() ? Weight.THINK : WEIGHTS.getOrDefault(r.name(), Weight.TIP),
                         "a species of the mix is " + (r.excludes() ? "left out of" : "in doubt among")

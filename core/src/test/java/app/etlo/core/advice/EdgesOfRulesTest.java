@@ -526,6 +526,9 @@ class EdgesOfRulesTest {
     void a_reason_weighs_by_what_it_does() {
         assertThat(weight("mix-on-noxious-list")).isEqualTo(Weight.STOP);
         assertThat(weight("mix-survives-its-end")).isEqualTo(Weight.STOP);
+        // on an organic field no herbicide may follow: that it cannot be ended is no lighter there
+        assertThat(weight("mix-cannot-be-ended")).isEqualTo(Weight.STOP);
+        assertThat(rule("mix-cannot-be-ended").step()).isEqualTo(Step.END);
         assertThat(weight("mix-ph-outside")).isEqualTo(Weight.THINK);
         assertThat(weight("mix-hard-to-end")).isEqualTo(Weight.THINK);
         assertThat(weight("mix-for-experts")).isEqualTo(Weight.TIP);

@@ -319,7 +319,7 @@ class MixNotesTest {
         method = "roller-crimper";
         mix("alfalfa", 50).speaks("mix-ph-outside", Weight.THINK);
         speaks("mix-drowns", Weight.THINK);
-        speaks("mix-cannot-be-ended", Weight.THINK);
+        speaks("mix-cannot-be-ended", Weight.STOP);
         speaks("mix-not-on-programme", Weight.THINK);
         field = FIELD;
         mix("cereal-rye", 50).silent("mix-ph-outside");
