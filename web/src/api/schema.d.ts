@@ -2742,6 +2742,7 @@ export interface components {
         };
         Proposed: {
             conflict: string[];
+            forTheEnd?: string;
             mix?: components["schemas"]["MixView"];
         };
         QuadratEntry: {

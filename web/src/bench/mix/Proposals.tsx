@@ -180,6 +180,9 @@ export function Proposals({
               </ul>
             </div>
           )}
+          {propose.data?.forTheEnd && !chosen && (
+            <p className="mb-2 border-l-4 border-hand pl-2 text-[14px]">{propose.data.forTheEnd}</p>
+          )}
           {mix && (
             <Proposed
               title={

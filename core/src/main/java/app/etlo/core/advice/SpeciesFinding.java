@@ -35,9 +35,6 @@ final class SpeciesFinding extends Judgement {
             "winterkill-unsure", Weight.THINK,
             "volunteers-in-grain", Weight.THINK);
 
-    /** What the law forbids, and what lives on where it was to be dead, the more so where no herbicide may follow. */
-    private static final Set<String> STOPS = Set.of("on-noxious-list", "survives-its-end", "cannot-be-ended");
-
     /** Reasons that are settled on the End step. */
     private static final Set<String> OF_THE_END =
             Set.of("survives-its-end", "cannot-be-ended", "hard-to-end", "seeds-before-end");
@@ -54,7 +51,7 @@ final class SpeciesFinding extends Judgement {
                 .filter(r -> !TOLD_ELSEWHERE.contains(r.name()))
                 .<Judgement>map(r -> new SpeciesFinding(
                         r.name(),
-                        STOPS.contains(r.name())
+                        Fitness.stops(r.name())
                                 ? Weight.STOP
                                 : r.excludes() ? Weight.THINK : WEIGHTS.getOrDefault(r.name(), Weight.TIP),
                         "a species of the mix is " + (r.excludes() ? "left out of" : "in doubt among")

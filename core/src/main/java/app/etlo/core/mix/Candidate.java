@@ -45,6 +45,11 @@ public record Candidate(
         return findings.stream().anyMatch(Finding::excludes);
     }
 
+    /** Whether a note would stop a mix that holds it. */
+    public boolean stopped() {
+        return findings.stream().anyMatch(f -> Fitness.stops(f.rule()));
+    }
+
     /**
      * Every species of the library, best first, the excluded last.
      *

@@ -50,6 +50,11 @@ final class EndingReasons {
                                         : "what lives till then (" + Reasons.years(alive) + ")")));
     }
 
+    /** Whether so much is gone after a kill and winter together that nothing more is said of it. */
+    static boolean wellKilled(Prospect p, double killed) {
+        return 1 - p.aliveShare() * (1 - killed) >= WELL_KILLED;
+    }
+
     static Optional<String> livesOn(Case c) {
         return Reasons.when(
                 c.species().growth().isPerennial()

@@ -4,9 +4,13 @@ import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.working.Source;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** The concerns about a species in its place, for those who ask about a single one. */
 public final class Fitness {
+    /** What the law forbids, and what lives on where it was to be dead: no mix with such a species is proposed unless it is asked for. */
+    private static final Set<String> STOPS = Set.of("on-noxious-list", "survives-its-end", "cannot-be-ended");
+
     private Fitness() {}
 
     /**
@@ -15,6 +19,11 @@ public final class Fitness {
      * @param excludes whether it takes a species out of the proposals
      */
     public record Reason(String name, boolean excludes, Source source) {}
+
+    /** Whether a reason stops a mix that holds the species. */
+    public static boolean stops(String reason) {
+        return STOPS.contains(reason);
+    }
 
     /** Every reason there is. */
     public static List<Reason> reasons() {

@@ -199,7 +199,7 @@ public final class MixDesigner {
     private MixProgram program(Map<String, Double> mix, MixWishes wishes) {
         SeasonGrowth grown = grow(mix);
         List<MixItem> items = candidates.stream()
-                .filter(c -> !c.excluded()
+                .filter(c -> !c.excluded() && !c.stopped()
                         || mix.containsKey(c.species().id())
                         || wishes.asksFor(c.species().id()))
                 .filter(c -> middle(c.growth().grownKgHa()) > 0)

@@ -58,7 +58,8 @@ public record MixPlace(
             return 1 - left;
         }
 
-        String words() {
+        /** The passes in the words of the trade, lower case. */
+        public String words() {
             return Stream.concat(Stream.of(method), then.stream())
                     .map(m -> m.name().toLowerCase(Locale.ROOT))
                     .collect(Collectors.joining(", then "));

@@ -2,10 +2,12 @@ package app.etlo.core.plan.asked;
 
 import app.etlo.core.advice.Weight;
 import app.etlo.core.mix.Blend;
+import app.etlo.core.mix.Candidate;
 import app.etlo.core.mix.MixDesigner;
 import app.etlo.core.mix.MixDesigner.Proposal;
 import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.mix.MixWishes;
+import app.etlo.core.mix.OtherEnds;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.document.Context.LotEntry;
 import app.etlo.core.plan.document.PlanDocument;
@@ -35,6 +37,8 @@ public final class MixProposals {
     private static final double LEAST_STEP = 0.01;
 
     private final Evaluated e;
+    private final MixBench bench;
+    private final List<Candidate> candidates;
     private final MixDesigner designer;
     private final MixCost cost;
     private final String coverId;
@@ -44,8 +48,9 @@ public final class MixProposals {
     /**
      * @param mix absent when nothing fits
      * @param conflict then, the wishes of which one must go
+     * @param forTheEnd species that were left out because the planned end leaves them alive, and what would end them
      */
-    public record Proposed(Optional<MixView> mix, List<String> conflict) {}
+    public record Proposed(Optional<MixView> mix, List<String> conflict, Optional<String> forTheEnd) {}
 
     /**
      * For a cover.
@@ -63,7 +68,8 @@ public final class MixProposals {
         this.evaluate = evaluate;
         this.e = e;
         this.coverId = coverId;
-        MixBench bench = Candidates.bench(e, coverId);
+        this.bench = Candidates.bench(e, coverId);
+        this.candidates = Candidates.judged(e, coverId, bench);
         this.cost = new MixCost(
                 e,
                 e.covers().stream()
@@ -73,8 +79,7 @@ public final class MixProposals {
                 lots,
                 freeKg);
         this.words = new MixWords(e, cost);
-        this.designer =
-                new MixDesigner(bench.forecast(), bench.place(), Candidates.judged(e, coverId, bench), cost.seed());
+        this.designer = new MixDesigner(bench.forecast(), bench.place(), candidates, cost.seed());
     }
 
     /** The best mix within the wishes that Etlo's own notes do not stop, or which wishes cannot all hold. */
@@ -83,7 +88,13 @@ public final class MixProposals {
         Unstopped found = unstopped(read, this::underCeiling);
         return new Proposed(
                 found.mix().map(p -> view(p, read.stockFirst())),
-                found.mix().isPresent() ? List.of() : conflict(read, found.leftOut()));
+                found.mix().isPresent() ? List.of() : conflict(read, found.leftOut()),
+                words.leftAlive(
+                        OtherEnds.of(
+                                candidates,
+                                bench.place(),
+                                e.knowledge().terminationMethods().all()),
+                        bench.place()));
     }
 
     /**
@@ -146,6 +157,10 @@ public final class MixProposals {
      * @param leftOut species that stop notes spoke of
      */
     private List<String> conflict(MixWishes read, List<String> leftOut) {
+        boolean endedHere = candidates.stream().anyMatch(c -> !c.excluded() && !c.stopped());
+        if (!endedHere && bench.place().end().isPresent()) {
+            return List.of("the planned end: nothing that fits this window is ended by it");
+        }
         List<String> found = new ArrayList<>(
                 designer.conflict(read).stream().map(words::words).toList());
         if (!found.isEmpty()) {

@@ -5,7 +5,9 @@ import app.etlo.core.knowledge.Use;
 import app.etlo.core.mix.AimDelivery;
 import app.etlo.core.mix.MixDesigner.Binding;
 import app.etlo.core.mix.MixDesigner.Proposal;
+import app.etlo.core.mix.MixPlace;
 import app.etlo.core.mix.MixProgram.Wish;
+import app.etlo.core.mix.OtherEnds;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
@@ -15,9 +17,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** Proposed mixes and the wishes on them in the words and units of a farm. */
 final class MixWords {
+    /** So many species are named; the others are counted. */
+    private static final int NAMED = 6;
+
     private final Evaluated e;
     private final MixCost cost;
     private final UnitSystem units;
@@ -62,6 +68,24 @@ final class MixWords {
                 p.missed().stream().map(a -> e.knowledge().aims().get(a).name()).toList(),
                 p.rounds(),
                 p.proved());
+    }
+
+    /** Which species the planned end leaves alive and what would end them that day; empty when there is none. */
+    Optional<String> leftAlive(OtherEnds ends, MixPlace place) {
+        if (ends.left().isEmpty()) {
+            return Optional.empty();
+        }
+        int all = ends.left().size();
+        String names = ends.left().stream().limit(NAMED).map(Species::name).collect(Collectors.joining(", "));
+        String other = ends.other()
+                .map(w ->
+                        w.method().name() + " on that day ends " + (w.ends() == all ? "all" : String.valueOf(w.ends()))
+                                + " of them" + (w.method().usesHerbicide() ? ", by the label." : "."))
+                .orElse("No other way ends them on that day; a later day may.");
+        return Optional.of("Left out, because they live on after "
+                + place.end().map(MixPlace.End::words).orElse("the end")
+                + place.end().map(x -> " on " + Shown.date(x.date())).orElse("")
+                + ": " + names + (all > NAMED ? " and " + (all - NAMED) + " more" : "") + ". " + other);
     }
 
     private Optional<String> costNote(Proposal p) {
