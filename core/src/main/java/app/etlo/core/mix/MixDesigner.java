@@ -45,15 +45,41 @@ public final class MixDesigner {
     private final MixSolver solver = new MixSolver();
 
     /**
-     * What seed costs and how much of it lies in store.
+     * The seed of the species and how it is sown.
      *
-     * @param pricePerKg of pure live seed, by species; absent: the library's usual price
-     * @param stockKgHa pure live seed in store per ha to be sown, by species
+     * @param lots by species; absent: the library's usual seed
      * @param rateFactor on the drilled rate by the way it is sown
+     * @param standFactor on the plants of a drilled full rate: what of the factors is not lost again by the way it is sown
+     * @param waste share added for what stays in machine and sack
      */
-    public record Seed(Map<String, Double> pricePerKg, Map<String, Double> stockKgHa, double rateFactor) {
+    public record Seed(Map<String, Lot> lots, double rateFactor, double standFactor, double waste) {
+        /**
+         * Pure live seed of one species.
+         *
+         * @param pricePerKg empty: the library's usual price
+         * @param stockKgHa in store per ha to be sown
+         * @param perKg empty: the library's usual count
+         * @param growsNow share of the live seed that germinates this season
+         */
+        public record Lot(Optional<Double> pricePerKg, double stockKgHa, Optional<Double> perKg, double growsNow) {}
+
+        private static final Lot USUAL = new Lot(Optional.empty(), 0, Optional.empty(), 1);
+
+        private Lot lot(Species s) {
+            return lots.getOrDefault(s.id(), USUAL);
+        }
+
         double price(Species s) {
-            return pricePerKg.getOrDefault(s.id(), s.use().price().middle() / 0.83);
+            return lot(s).pricePerKg().orElse(s.use().price().middle() / 0.83);
+        }
+
+        double perKg(Species s) {
+            return lot(s).perKg().orElse(s.seedsPerKg().middle());
+        }
+
+        /** Plants of a whole share over those of a drilled full rate of usual seed. */
+        public double stand(Species s) {
+            return standFactor * lot(s).growsNow() * perKg(s) / s.seedsPerKg().middle();
         }
     }
 
@@ -206,7 +232,7 @@ public final class MixDesigner {
                 .map(c -> grown.of(c.species())
                         .filter(i -> mix.get(c.species().id()) > 0)
                         .map(i -> item(c, grown, i, 1 / mix.get(c.species().id())))
-                        .orElseGet(() -> item(c, c.growth(), 0, perShare(c.species(), mix))))
+                        .orElseGet(() -> item(c, c.growth(), 0, seed.stand(c.species()) * perShare(c.species(), mix))))
                 .toList();
         return MixProgram.of(items, weights, scale, wishes);
     }
@@ -224,14 +250,15 @@ public final class MixDesigner {
         double counted = middle(grown.massKgHa(of)) * factor;
         double mass = middle(p.grownKgHa()) * factor;
         double rate = s.fullRateKgHa().middle();
+        double had = rate * seed.rateFactor() * (1 + seed.waste());
         Map<String, Double> aims = new LinkedHashMap<>();
         weights.keySet().forEach(aim -> aims.put(aim, delivered(aim, grown, of) * factor));
         return new MixItem(
                 s.id(),
                 s.group(),
                 SeedBox.isSmall(s),
-                rate * seed.rateFactor() * seed.price(s),
-                rate * s.seedsPerKg().middle() / 1e4,
+                had * seed.price(s),
+                rate * seed.rateFactor() * seed.perKg(s) / 1e4,
                 rate * seed.rateFactor(),
                 mass,
                 counted * Prospect.CARBON_SHARE,
@@ -240,7 +267,7 @@ public final class MixDesigner {
                 aims,
                 s.maxShare() < 1 ? LEAST_BRASSICA_SHARE : LEAST_SHARE,
                 s.maxShare(),
-                seed.stockKgHa().getOrDefault(s.id(), 0.0) / (rate * seed.rateFactor()));
+                seed.lot(s).stockKgHa() / had);
     }
 
     /** A first guess of how much of what it yields alone one whole share of a species yields beside a mix. */
@@ -275,7 +302,7 @@ public final class MixDesigner {
     private SeasonGrowth grow(Map<String, Double> shares) {
         return forecast.grow(candidates.stream()
                 .filter(c -> shares.containsKey(c.species().id()))
-                .map(c -> new Sown(c.species(), shares.get(c.species().id())))
+                .map(c -> new Sown(c.species(), shares.get(c.species().id()) * seed.stand(c.species())))
                 .toList());
     }
 

@@ -82,15 +82,18 @@ public final class MixCost {
                 .toList();
     }
 
-    /** Prices and stock for the search, which is linear: whole bags come on top. */
+    /** The seed for the search, which is linear: whole bags come on top. */
     MixDesigner.Seed seed() {
-        Map<String, Double> price = new LinkedHashMap<>();
-        Map<String, Double> stock = new LinkedHashMap<>();
-        lots.forEach((species, lot) -> {
-            lot.price().ifPresent(p -> price.put(species, perLiveKg(lot)));
-            stock.put(species, freeKg.getOrDefault(lot.id(), 0.0) * pls(lot) / Math.max(0.01, sowing.areaHa()));
-        });
-        return new MixDesigner.Seed(price, stock, factors() * (1 + sowing.waste()));
+        Map<String, MixDesigner.Seed.Lot> seed = new LinkedHashMap<>();
+        lots.forEach((species, lot) -> seed.put(
+                species,
+                new MixDesigner.Seed.Lot(
+                        lot.price().map(p -> perLiveKg(lot)),
+                        freeKg.getOrDefault(lot.id(), 0.0) * pls(lot) / Math.max(0.01, sowing.areaHa()),
+                        lot.seedsPerKg(),
+                        lot.germinatesNow() / lot.liveOnTag())));
+        return new MixDesigner.Seed(
+                seed, factors(), factors() / sowing.method().rateFactor() / sowing.seedbed(), sowing.waste());
     }
 
     private double factors() {

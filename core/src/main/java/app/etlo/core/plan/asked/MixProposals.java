@@ -5,7 +5,6 @@ import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.Candidate;
 import app.etlo.core.mix.MixDesigner;
 import app.etlo.core.mix.MixDesigner.Proposal;
-import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.mix.MixWishes;
 import app.etlo.core.mix.OtherEnds;
 import app.etlo.core.plan.chapter.Evaluated;
@@ -224,7 +223,11 @@ public final class MixProposals {
                 .filter(c -> c.entry().id().equals(coverId))
                 .flatMap(c -> c.mix().blend().stream())
                 .flatMap(b -> MixBench.sown(b.rates()).stream())
-                .collect(Collectors.toMap(s -> s.species().id(), Sown::share, Double::sum, LinkedHashMap::new));
+                .collect(Collectors.toMap(
+                        s -> s.species().id(),
+                        s -> s.share() / cost.seed().stand(s.species()),
+                        Double::sum,
+                        LinkedHashMap::new));
         return shares.isEmpty()
                 ? Optional.empty()
                 : Optional.of(words.view(

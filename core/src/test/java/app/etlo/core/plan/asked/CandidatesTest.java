@@ -136,12 +136,12 @@ class CandidatesTest {
     private static MixDesigner designer(Evaluated e) {
         MixBench bench = Candidates.bench(e, "v1");
         List<Candidate> judged = Candidates.judged(e, "v1", bench);
-        return new MixDesigner(bench.forecast(), bench.place(), judged, new MixDesigner.Seed(Map.of(), Map.of(), 1));
+        return new MixDesigner(bench.forecast(), bench.place(), judged, new MixDesigner.Seed(Map.of(), 1, 1, 0));
     }
 
     @Test
     void a_mix_is_proposed_within_the_wishes() {
-        MixDesigner d = designer(summer(FIELD, List.of("mulch", "fix-nitrogen"), "roller-crimper"));
+        MixDesigner d = designer(summer(FIELD, List.of("mulch", "fix-nitrogen"), "burndown"));
         MixDesigner.Proposal free = d.propose(MixWishes.none()).orElseThrow();
         MixDesigner.Proposal cheap =
                 d.propose(MixWishes.none().costing(free.cost() / 2)).orElseThrow();

@@ -2,9 +2,11 @@ package app.etlo.core.plan.asked;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import app.etlo.core.advice.Weight;
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.mix.AimDelivery;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.Component;
 import app.etlo.core.mix.SownZone;
@@ -13,6 +15,7 @@ import app.etlo.core.plan.Plans;
 import app.etlo.core.plan.asked.MixProposals.Proposed;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.chapter.Evaluator;
+import app.etlo.core.plan.document.Context;
 import app.etlo.core.plan.document.Context.LotEntry;
 import app.etlo.core.plan.document.LotCsv;
 import app.etlo.core.plan.document.LotSeed;
@@ -89,6 +92,62 @@ class MixCostTest {
             assertThat(mix.cost()).isCloseTo(ledger(mix, store), within(1e-6));
         }
         assertThat(proposals.propose(atMost(0.5)).conflict()).isNotEmpty();
+    }
+
+    /** Small seed of a lot makes more plants of the same weight, hard seed fewer: a proposal counts what the ledger will. */
+    @Test
+    void a_proposal_comes_to_what_the_ledger_shows_once_it_is_taken() {
+        List<LotEntry> lots = LotCsv.read(
+                        "species,lot,purity,germination,hard seed,seeds per kg,price per kg\n"
+                                + Plans.KNOWLEDGE.species().all().stream()
+                                        .map(s -> s.id() + ",L,97,70,15,"
+                                                + Math.round(2 * s.seedsPerKg().middle()) + ","
+                                                + s.use().price().middle() + "\n")
+                                        .collect(Collectors.joining()),
+                        Plans.KNOWLEDGE,
+                        Optional.empty(),
+                        Optional.empty())
+                .lots();
+        Context c = E.context();
+        Evaluated e = new Evaluator(Plans.KNOWLEDGE)
+                .evaluate(
+                        E.plan(),
+                        new Context(c.farm(), c.field(), lots, c.weather(), c.forecast(), c.corrections()),
+                        E.asOf());
+        MixProposals proposals = new MixProposals(
+                e, "v1", lots, Map.of(), p -> new Evaluator(Plans.KNOWLEDGE).evaluate(p, e.context(), e.asOf()));
+        MixView mix = proposals.propose(wishes("{}")).mix().orElseThrow();
+        Evaluated with = new Evaluator(Plans.KNOWLEDGE).evaluate(taken(e.plan(), mix), e.context(), e.asOf());
+        var outlook = with.covers().get(0).mix().outlook().orElseThrow();
+        assertThat(mix.aims())
+                .isNotEmpty()
+                .allSatisfy(a -> assertThat(a.value())
+                        .as(a.aim())
+                        .isCloseTo(
+                                AimDelivery.unit(a.aim())
+                                        .to(
+                                                with.units().shown(AimDelivery.unit(a.aim())),
+                                                outlook.aims().get(a.aim()).middle()),
+                                withinPercentage(1)));
+    }
+
+    private static PlanDocument taken(PlanDocument plan, MixView mix) {
+        return Alternatives.mixed(
+                plan,
+                "v1",
+                new MixEntry(
+                        "share",
+                        mix.shares().stream()
+                                .map(s -> new ComponentEntry(
+                                        s.species(),
+                                        Optional.of(s.percent()),
+                                        Optional.empty(),
+                                        Optional.empty(),
+                                        s.lotId(),
+                                        Optional.empty()))
+                                .toList(),
+                        Optional.empty(),
+                        Optional.empty()));
     }
 
     private static MixProposals proposals(Evaluated e) {
@@ -193,22 +252,7 @@ class MixCostTest {
                 assertThat(p.conflict()).as(only).isNotEmpty();
                 none++;
             } else {
-                Evaluated with = worked(Alternatives.mixed(
-                        E.plan(),
-                        "v1",
-                        new MixEntry(
-                                "share",
-                                p.mix().get().shares().stream()
-                                        .map(s -> new ComponentEntry(
-                                                s.species(),
-                                                Optional.of(s.percent()),
-                                                Optional.empty(),
-                                                Optional.empty(),
-                                                Optional.empty(),
-                                                Optional.empty()))
-                                        .toList(),
-                                Optional.empty(),
-                                Optional.empty())));
+                Evaluated with = worked(taken(E.plan(), p.mix().get()));
                 assertThat(with.notes())
                         .as(only)
                         .noneMatch(n -> n.weight() == Weight.STOP && n.subject().equals("v1/" + only));
