@@ -10,6 +10,9 @@ final class Development {
     /** Warmer than this above its upper optimum it develops no faster. */
     private static final double ABOVE_OPTIMUM = 4;
 
+    /** A perennial that has wintered flowers after so much of the sum of its first year: red clover some 1,000 degree days. */
+    private static final double AFTER_WINTER = 0.4;
+
     private Development() {}
 
     static void pass(GroundState s) {
@@ -33,7 +36,10 @@ final class Development {
             return;
         }
         if (s.stage[p] < 1) {
-            s.stage[p] += warmth * vernalised(plant, s.vernal[p]) * byDayLength(plant, s.dayLengthH) / plant.tsum;
+            s.stage[p] += warmth
+                    * vernalised(plant, s.vernal[p])
+                    * byDayLength(plant, s.dayLengthH)
+                    / (s.winters[p] > 0 ? AFTER_WINTER * plant.tsum : plant.tsum);
         } else {
             s.stage[p] += warmth / plant.kind.ripeningSum();
         }

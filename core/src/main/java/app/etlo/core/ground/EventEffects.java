@@ -69,14 +69,15 @@ final class EventEffects {
             s.leafArea[p] *= 1 - e.eatenShare();
             s.height[p] *= 1 - e.eatenShare();
             s.nitrate[0] += 0.7 * back;
-            s.surface.add(mass * DUNG_SHARE, 0.3 * back, s.plant[p].coverM2G);
+            s.surface.add(mass * DUNG_SHARE, 0.3 * back, s.plant[p].coverM2G, true);
             s.books.removedN += n - back;
         }
     }
 
     static void pass(GroundEvent.Pass e, GroundState s) {
         s.standing.move(e.flattenedShare(), s.surface);
-        s.surface.move(1 - e.keptShare(), s.mixed);
+        double fragile = s.surface.fragileShare();
+        s.surface.move(1 - e.keptShare() * (1 - fragile) - e.keptFragileShare() * fragile, s.mixed);
     }
 
     static void sow(GroundEvent.Sow e, GroundState s) {

@@ -2,7 +2,8 @@ package app.etlo.core.ground;
 
 /**
  * Frost acts on the growing point. That of a rosette lies at the crown, where snow keeps the cold off; that of an upright
- * plant feels the air. Cool days harden, warm ones undo it, stems cannot stay hard. A night kills a share by how far it is below
+ * plant feels the air. Cool days harden, warm ones and long snow undo it, stems cannot stay hard. Perennials harden whatever their stage,
+ * lose their tops to hard frost and grow from the crown in spring. A night kills a share by how far it is below
  * the half-lethal temperature of the day; nights multiply. Crown temperature as in published wheat models (from memory);
  * numbers of hardening tuned.
  */
@@ -17,6 +18,20 @@ final class FrostKill {
     private static final double HARDY_C = -10;
     /** Beyond so many widths above the half-lethal temperature nothing dies. */
     private static final double OUT_OF_REACH = 9;
+
+    /**
+     * Hardiness lost on a day under dark snow, where nothing feeds it (respiration under snow in published models of LT50, for instance
+     * Bergjord and others 2008; from memory; rate tuned).
+     */
+    private static final double LOST_IN_THE_DARK = 0.015;
+    /** So hardened a perennial sleeps on the next day of frost, and begins again in spring. */
+    private static final double ASLEEP = 0.6;
+    /** Colder than this its tops die back, a part a night, to what the crown keeps; Etlo's own round values. */
+    private static final double TOPS_DIE_C = -5;
+
+    private static final double DIES_BACK = 0.15;
+    private static final double CROWN_GM2 = 30;
+    private static final double CROWN_LEAVES = 0.3;
 
     private FrostKill() {}
 
@@ -44,16 +59,41 @@ final class FrostKill {
 
     private static void harden(GroundState s, int p) {
         double h = s.hardened[p];
-        if (s.stage[p] < STEMS) {
+        boolean crowned = s.plant[p].crowned;
+        if (s.lyingSnowMm() > Snow.DARK_MM) {
+            h -= h * LOST_IN_THE_DARK;
+        } else if (crowned || s.stage[p] < STEMS) {
             h += (1 - h) * 0.07 * Math.max(0, Math.min(1, (10 - s.meanC) / 8));
         }
         if (s.meanC > 10) {
             h -= h * 0.06 * Math.min(1, (s.meanC - 10) / 6);
         }
-        if (s.stage[p] > STEMS) {
+        if (!crowned && s.stage[p] > STEMS) {
             h = Math.min(h, Math.max(0.15, 1 - 2 * (s.stage[p] - STEMS)));
         }
         s.hardened[p] = h;
+        if (crowned && h > ASLEEP && s.meanC < 0 && s.stage[p] > 0) {
+            // what flowers next year grows from the crown
+            s.stage[p] = 0;
+            s.winters[p]++;
+        }
+    }
+
+    /** Tops of a perennial that feel hard frost die back to the crown, from which it grows in spring. */
+    private static void dieBack(GroundState s, int p) {
+        double over = s.mass[p] - CROWN_GM2;
+        if (over <= 0) {
+            return;
+        }
+        double share = DIES_BACK * Math.min(1, (TOPS_DIE_C - s.tminC) / 4) * over / s.mass[p];
+        double mass = s.mass[p] * share;
+        double nitrogen = s.nitrogen[p] * share;
+        s.standing.add(mass, nitrogen, s.plant[p].coverM2G, s.plant[p].fragile);
+        s.mass[p] -= mass;
+        s.nitrogen[p] -= nitrogen;
+        if (s.leafArea[p] > CROWN_LEAVES) {
+            s.leafArea[p] = Math.max(CROWN_LEAVES, s.leafArea[p] * (1 - share));
+        }
     }
 
     private static void night(GroundState s, int p, double crown) {
@@ -69,7 +109,9 @@ final class FrostKill {
                 return;
             }
         }
-        if (plant.hardyC < HARDY_C && felt - BURN_AT * lethal < 6) {
+        if (plant.crowned && s.tminC < TOPS_DIE_C) {
+            dieBack(s, p);
+        } else if (plant.hardyC < HARDY_C && felt - BURN_AT * lethal < 6) {
             LeafArea.shed(s, p, s.leafArea[p] * BURN / (1 + Math.exp(felt - BURN_AT * lethal)));
         }
     }

@@ -9,6 +9,9 @@ final class GroundBooks {
     double drainageMm;
     double runoffMm;
     double leachedN;
+    /** Nitrate that went below the roots that matter, 1.2 m, less what rose again. */
+    double belowRootsN;
+
     double mineralisedN;
     double fixedN;
     double seedN;
@@ -26,6 +29,7 @@ final class GroundBooks {
         drainageMm = o.drainageMm;
         runoffMm = o.runoffMm;
         leachedN = o.leachedN;
+        belowRootsN = o.belowRootsN;
         mineralisedN = o.mineralisedN;
         fixedN = o.fixedN;
         seedN = o.seedN;

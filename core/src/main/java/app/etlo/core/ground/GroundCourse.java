@@ -180,7 +180,7 @@ public final class GroundCourse {
             case WATER_3 -> s.relativeWater(2);
             case WATER_4 -> s.relativeWater(3);
             case WATER_5 -> s.relativeWater(4);
-            case LEACHED_N_KG_HA -> 10 * s.books.leachedN;
+            case LEACHED_N_KG_HA -> 10 * s.books.belowRootsN;
             case MINERAL_N_1 -> 10 * s.nitrate[0];
             case MINERAL_N_2 -> 10 * s.nitrate[1];
             case MINERAL_N_3 -> 10 * s.nitrate[2];

@@ -127,11 +127,13 @@ public sealed interface GroundEvent {
      * A tool goes over the ground.
      *
      * @param keptShare of the flat residue that stays on top, 0 to 1; the rest is mixed in
+     * @param keptFragileShare the same of residue that breaks up fast
      * @param flattenedShare of standing residue laid flat, 0 to 1
      */
-    record Pass(int day, int place, String key, double keptShare, double flattenedShare) implements GroundEvent {
+    record Pass(int day, int place, String key, double keptShare, double keptFragileShare, double flattenedShare)
+            implements GroundEvent {
         public Pass(int day, String key, double keptShare, double flattenedShare) {
-            this(day, 400, key, keptShare, flattenedShare);
+            this(day, 400, key, keptShare, keptShare, flattenedShare);
         }
 
         @Override

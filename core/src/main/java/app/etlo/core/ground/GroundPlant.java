@@ -10,17 +10,24 @@ import app.etlo.core.knowledge.Species;
  */
 public final class GroundPlant {
     private static final int STEPS = 240;
+    private static final double HALF = 0.5;
+    private static final double FALLS = 0.7;
+    private static final double FALLS_OF_WARM_GRASS = 0.15;
     private static final double STEP_GM2 = 12.5;
     /** Leaf area of a seedling from the mass of its seed, cm2 from mg; Etlo's own rule of thumb. */
     private static final double LEAF_OF_SEED = 0.06;
 
     private static final double LEAF_POWER = 0.95;
+    /** A species beside the model of its kind: seedling leaf by the mass of the seed to this power; Etlo's own. */
+    private static final double LEAF_BY_SEED = 0.7;
     /** Rates of growth differ less than the masses that guides give. */
     private static final double RUE_POWER = 0.25;
 
     final String id;
     final PlantKind kind;
     final boolean legume;
+    /** Whether it winters as a crown and grows from it in spring. */
+    final boolean crowned;
     /** Degree days to anthesis. */
     final double tsum;
 
@@ -36,6 +43,11 @@ public final class GroundPlant {
     /** Area covered by a gram of its flat residue, m2. */
     final double coverM2G;
 
+    /** Whether its residue breaks up fast. */
+    final boolean fragile;
+    /** Share of a dead leaf's mass that falls; tall warm grasses keep their dead leaves. */
+    final double fallenLeaf;
+
     final double frostWidthC;
     final double rangeA;
     final double rangeB;
@@ -46,6 +58,7 @@ public final class GroundPlant {
             String id,
             PlantKind kind,
             boolean legume,
+            boolean crowned,
             double tsum,
             double tteEmergence,
             double seedlingLeafCm2,
@@ -54,10 +67,12 @@ public final class GroundPlant {
             double rootM,
             double tenderC,
             double hardyC,
-            double coverM2G) {
+            double coverM2G,
+            boolean fragile) {
         this.id = id;
         this.kind = kind;
         this.legume = legume;
+        this.crowned = crowned;
         this.tsum = tsum;
         this.tteEmergence = tteEmergence;
         this.seedlingLeafM2 = seedlingLeafCm2 * 1e-4;
@@ -69,6 +84,8 @@ public final class GroundPlant {
         this.tenderC = tenderC;
         this.hardyC = hardyC;
         this.coverM2G = coverM2G;
+        this.fragile = fragile;
+        this.fallenLeaf = kind.warm() && !fragile ? FALLS_OF_WARM_GRASS : FALLS;
         this.frostWidthC = tenderC > -3 ? 0.3 : 0.55;
         this.rangeA = 1 / (kind.optimumLowC() - kind.baseC());
         this.rangeB = 1 / (kind.highestC() - kind.optimumHighC());
@@ -96,15 +113,17 @@ public final class GroundPlant {
                 s.id(),
                 kind,
                 s.group().isLegume(),
+                s.growth().isPerennial() || s.growth().isBiennial() && kind.topsShareEarly() < HALF,
                 kind.tsum() * flowering,
                 kind.emergenceSum() * emergence,
-                itself ? kind.seedlingLeafCm2() : LEAF_OF_SEED * Math.pow(seedMg, LEAF_POWER),
+                kind.seedlingLeafCm2() * Math.pow(seedMg / model.thousandSeedMassG(), LEAF_BY_SEED),
                 kind.rue() * Math.max(0.8, Math.min(1.2, Math.pow(mass, RUE_POWER))),
                 itself ? kind.heightM() : s.heightM(),
                 itself ? kind.rootM() : Math.max(0.3, s.rootDepthM()),
                 kind.tenderC() + (s.growth().killTenderC() - model.growth().killTenderC()),
                 kind.hardyC() + (s.killC() - model.killC()),
-                kind.coverM2G());
+                kind.coverM2G(),
+                !s.group().isGrass());
     }
 
     /** A cash crop as its kind grows, with its own height, roots and residue. */
@@ -113,6 +132,7 @@ public final class GroundPlant {
                 c.id(),
                 kind,
                 c.group().isLegume(),
+                c.growing().isPerennial(),
                 kind.tsum(),
                 kind.emergenceSum(),
                 LEAF_OF_SEED * Math.pow(c.growing().thousandSeedG(), LEAF_POWER),
@@ -121,7 +141,8 @@ public final class GroundPlant {
                 c.rootDepthM(),
                 kind.tenderC(),
                 kind.hardyC(),
-                c.growing().coverAcPerLb() / GM2_OF_LB_AC);
+                c.growing().coverAcPerLb() / GM2_OF_LB_AC,
+                c.growing().fragileResidue());
     }
 
     /** Grams per square metre in a pound per acre. */
@@ -135,6 +156,7 @@ public final class GroundPlant {
                         id,
                         kind,
                         legume,
+                        crowned,
                         tsum * v.toFlower(),
                         tteEmergence,
                         seedlingLeafM2 * 1e4,
@@ -143,7 +165,8 @@ public final class GroundPlant {
                         rootM,
                         tenderC + v.hardinessC(),
                         hardyC + v.hardinessC(),
-                        coverM2G);
+                        coverM2G,
+                        fragile);
     }
 
     /** Whether two plants grow alike in everything. */
@@ -152,6 +175,7 @@ public final class GroundPlant {
                 || id.equals(o.id)
                         && kind.equals(o.kind)
                         && legume == o.legume
+                        && crowned == o.crowned
                         && tsum == o.tsum
                         && tteEmergence == o.tteEmergence
                         && seedlingLeafM2 == o.seedlingLeafM2
@@ -160,7 +184,8 @@ public final class GroundPlant {
                         && rootM == o.rootM
                         && tenderC == o.tenderC
                         && hardyC == o.hardyC
-                        && coverM2G == o.coverM2G;
+                        && coverM2G == o.coverM2G
+                        && fragile == o.fragile;
     }
 
     public String id() {

@@ -14,6 +14,8 @@ public final class GroundSoil {
     private static final double[] BOTTOM_M = {0.1, 0.3, 0.6, 1.2, 1.8};
 
     static final int LAYERS = BOTTOM_M.length;
+    /** The layer that ends at 1.2 m: below it nitrate is lost to most of what will grow next. */
+    static final int LAST_OF_ROOTS = 3;
 
     final double[] thicknessM = new double[LAYERS];
     final double[] topM = new double[LAYERS];

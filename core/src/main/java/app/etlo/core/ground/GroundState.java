@@ -41,6 +41,9 @@ final class GroundState {
     final double[] stage;
     final double[] vernal;
     final double[] hardened;
+    /** Winters that a perennial has gone to sleep for. */
+    final int[] winters;
+
     final double[] height;
     final double[] root;
     final double[] warmthSinceUp;
@@ -110,6 +113,7 @@ final class GroundState {
         this.stage = new double[n];
         this.vernal = new double[n];
         this.hardened = new double[n];
+        this.winters = new int[n];
         this.height = new double[n];
         this.root = new double[n];
         this.warmthSinceUp = new double[n];
@@ -229,8 +233,8 @@ final class GroundState {
     void kill(int p, double share, double standingShare) {
         double dead = mass[p] * share;
         double deadN = nitrogen[p] * share;
-        standing.add(dead * standingShare, deadN * standingShare, plant[p].coverM2G);
-        surface.add(dead * (1 - standingShare), deadN * (1 - standingShare), plant[p].coverM2G);
+        standing.add(dead * standingShare, deadN * standingShare, plant[p].coverM2G, plant[p].fragile);
+        surface.add(dead * (1 - standingShare), deadN * (1 - standingShare), plant[p].coverM2G, plant[p].fragile);
         double left = 1 - share;
         mass[p] *= left;
         nitrogen[p] *= left;
@@ -266,6 +270,8 @@ final class GroundState {
         copy(o.stage, stage);
         copy(o.vernal, vernal);
         copy(o.hardened, hardened);
+        System.arraycopy(o.winters, 0, winters, 0, both);
+        Arrays.fill(winters, both, winters.length, 0);
         copy(o.height, height);
         copy(o.root, root);
         copy(o.warmthSinceUp, warmthSinceUp);

@@ -1,13 +1,13 @@
 package app.etlo.core.ground;
 
 /**
- * Nitrogen into plants: as much as keeps them at 1.05 of the critical content (Justes and others 1994; Plenet and Lemaire 2000; from
+ * Nitrogen into plants: as much as keeps them at 1.02 of the critical content (Justes and others 1994; Plenet and Lemaire 2000; from
  * memory), bounded by what new mass and roots can carry. A part of each layer's nitrate can be had in a day, by moisture and
  * roots; what several want is cut by one factor. Legumes draw at most four tenths from the soil and fix the rest, once nodules
  * work, as far as new mass and water allow.
  */
 final class NitrogenUptake {
-    private static final double ABOVE_CRITICAL = 1.05;
+    private static final double ABOVE_CRITICAL = 1.02;
     private static final double AVAILABLE = 0.22;
     private static final double LEGUME_FROM_SOIL = 0.40;
     private static final double COOL_NODULES_FROM = 150;
@@ -51,6 +51,10 @@ final class NitrogenUptake {
         double after = s.mass[p] + s.gain[p];
         double wanted = ABOVE_CRITICAL * plant.criticalPercent(after) / 100 * after - s.nitrogen[p];
         double can = 0.055 * s.gain[p] + 0.010 * s.mass[p] * plant.warmth(s.dayC);
+        if (s.stage[p] >= 1 && !plant.legume && s.mass[p] > 0) {
+            // a maturing grass fills with starch and fibre: what it adds is no richer than what it has
+            wanted = Math.min(wanted, s.gain[p] * s.nitrogen[p] / s.mass[p]);
+        }
         return Math.max(0, Math.min(wanted, can));
     }
 

@@ -12,6 +12,8 @@ final class ResiduePool {
     double microbeN;
     /** Ground covered if it lay flat without overlap, m2/m2. */
     double spreadM2M2;
+    /** Part of the carbon in residue that breaks up fast. */
+    double fragileC;
 
     /** Share of carbon that decays fast, by nitrogen content (Etlo's own line through common values). */
     static double fastShare(double nitrogenPercent) {
@@ -19,6 +21,14 @@ final class ResiduePool {
     }
 
     void add(double massGM2, double nitrogenGM2, double coverM2G) {
+        add(massGM2, nitrogenGM2, coverM2G, false);
+    }
+
+    /**
+     * @param coverM2G ground that a gram of it covers where it lies flat
+     * @param fragile whether it breaks up fast
+     */
+    void add(double massGM2, double nitrogenGM2, double coverM2G, boolean fragile) {
         if (massGM2 <= 0) {
             return;
         }
@@ -28,6 +38,13 @@ final class ResiduePool {
         slowC += carbon * (1 - fast);
         nitrogen += nitrogenGM2;
         spreadM2M2 += massGM2 * coverM2G;
+        fragileC += fragile ? carbon : 0;
+    }
+
+    /** Share of it that breaks up fast, 0 to 1. */
+    double fragileShare() {
+        double all = carbon();
+        return all > 0 ? Math.min(1, fragileC / all) : 0;
     }
 
     double carbon() {
@@ -50,6 +67,7 @@ final class ResiduePool {
         to.microbeC += take(microbeC, share);
         to.microbeN += take(microbeN, share);
         to.spreadM2M2 += take(spreadM2M2, share);
+        to.fragileC += take(fragileC, share);
         double left = 1 - share;
         fastC *= left;
         slowC *= left;
@@ -57,6 +75,7 @@ final class ResiduePool {
         microbeC *= left;
         microbeN *= left;
         spreadM2M2 *= left;
+        fragileC *= left;
     }
 
     private static double take(double of, double share) {
@@ -70,5 +89,6 @@ final class ResiduePool {
         microbeC = o.microbeC;
         microbeN = o.microbeN;
         spreadM2M2 = o.spreadM2M2;
+        fragileC = o.fragileC;
     }
 }

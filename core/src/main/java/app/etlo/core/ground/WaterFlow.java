@@ -4,7 +4,7 @@ package app.etlo.core.ground;
  * Water through the layers, in the order infiltrate, evaporate, drain, rise, transpire. Runoff by a curve number that falls with cover
  * and rises as pores fill (USDA NRCS; scaling by free pores is Etlo's own). Evaporation and plant use by the dual crop coefficient
  * of FAO-56, chapter 7: the surface dries freely at first, then slower; residue spares half at most (chapter 10). Of what is
- * above field capacity three quarters drain in a day, with nitrate. A little rises from wetter layers. What several plants want
+ * above field capacity three quarters drain in a day, with nitrate; what leaves the layer above 1.2 m is lost to most of what grows next and booked as such. A little rises from wetter layers. What several plants want
  * of one layer is asked first and cut by one factor.
  */
 final class WaterFlow {
@@ -12,7 +12,7 @@ final class WaterFlow {
     private static final double MOST_COEFFICIENT = 1.2;
     private static final double BASAL = 1.08;
     private static final double DRAINS = 0.75;
-    private static final double NITRATE_MIXED = 0.85;
+    private static final double NITRATE_MIXED = 0.75;
     private static final double RISES = 0.06;
     /** Share of the available water that can go before plants lack it (FAO-56, table 22). */
     private static final double READILY = 0.55;
@@ -57,7 +57,7 @@ final class WaterFlow {
             free += Math.max(0, s.soil.saturationMm[l] - s.waterMm[l]);
             pores += s.soil.saturationMm[l] - s.soil.wiltingMm[l];
         }
-        double number = 82 - 8 * cover - 6 * residue;
+        double number = 82 - 8 * cover - 8 * residue;
         double storage = 254 * (100 / number - 1) * 2 * free / pores;
         double excess = mm - 0.2 * storage;
         return excess <= 0 ? 0 : excess * excess / (mm + 0.8 * storage);
@@ -93,6 +93,9 @@ final class WaterFlow {
             s.nitrate[l] -= outN;
             in = out;
             inN = outN;
+            if (l == GroundSoil.LAST_OF_ROOTS) {
+                s.books.belowRootsN += outN;
+            }
         }
         s.books.drainageMm += in;
         s.books.leachedN += inN;

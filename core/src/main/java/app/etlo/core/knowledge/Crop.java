@@ -34,6 +34,7 @@ public record Crop(
         Optional<NeedFactor> need,
         Growing growing,
         Source source) {
+    private static final double SOLD_WHOLE = 0.75;
 
     /**
      * How the crop is grown.
@@ -50,6 +51,7 @@ public record Crop(
      * @param nitrogenLeftKgHa what it usually leaves for the next crop
      * @param sharedPests pests and diseases it shares with covers
      * @param mulchTolerance how it bears being planted through residue: good, fair or poor
+     * @param taken what its harvest does to the tops
      * @param years how long it stands; above 1 for perennials
      * @param windows kinds of window inside it
      */
@@ -71,6 +73,7 @@ public record Crop(
             double nitrogenLeftKgHa,
             List<String> sharedPests,
             String mulchTolerance,
+            Taken taken,
             double thousandSeedG,
             int years,
             List<String> windows,
@@ -83,6 +86,20 @@ public record Crop(
         public boolean isPerennial() {
             return years > 1;
         }
+    }
+
+    /**
+     * What a harvest takes and leaves; common practice.
+     *
+     * @param share of the dry tops that leaves the field; empty: the harvest index
+     * @param standing share of what stays that stands as stubble
+     * @param liftedKept where roots or tubers are lifted: share of the residue that stays on top
+     */
+    public record Taken(Optional<Double> share, double standing, Optional<Double> liftedKept) {}
+
+    /** Share of the dry tops that a harvest takes, 0 to 1: forage and leaves are sold nearly whole where nothing else is held. */
+    public double takenShare() {
+        return growing.taken().share().or(() -> harvestIndex).orElse(SOLD_WHOLE);
     }
 
     /** Nitrogen needed for a unit of yield, before credits. */

@@ -29,6 +29,10 @@ public enum Group implements Named {
         return words;
     }
 
+    public boolean isGrass() {
+        return this == COOL_GRASS || this == WARM_GRASS;
+    }
+
     public boolean isLegume() {
         return this == COOL_LEGUME || this == WARM_LEGUME;
     }

@@ -42,6 +42,10 @@ public record Growth(
         }
     }
 
+    public boolean isBiennial() {
+        return lifeCycle.contains("biennial");
+    }
+
     public boolean isPerennial() {
         return lifeCycle.contains("perennial");
     }

@@ -282,6 +282,10 @@ public final class KnowledgeLoader {
                         .map(String::strip)
                         .toList(),
                 r.oneOf("mulchTolerance", List.of("good", "fair", "poor")),
+                new Crop.Taken(
+                        r.optionalNumber("takenPercent", 0, 100).map(v -> v / 100),
+                        r.number("standingPercent", 0, 100) / 100,
+                        r.optionalNumber("liftedKeptPercent", 0, 100).map(v -> v / 100)),
                 r.number("thousandSeedG", 0.1, 100_000),
                 (int) r.number("years", 1, 10),
                 r.optional("windows").map(t -> List.of(t.split(" "))).orElse(List.of()),
@@ -375,6 +379,7 @@ public final class KnowledgeLoader {
                 r.number("depthIn", 0, 40),
                 r.number("shareDisturbed", 0, 1),
                 r.number("residueKept", 0, 1),
+                r.number("residueKeptFragile", 0, 1),
                 r.number("flattens", 0, 1),
                 source(r));
     }

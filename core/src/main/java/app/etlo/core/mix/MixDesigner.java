@@ -24,6 +24,9 @@ public final class MixDesigner {
     /** An aim that was missed is asked for by at most so much more in the next round. */
     private static final double MOST_MORE = 1.5;
 
+    /** Costs that are tried where the search itself misses an amount. */
+    private static final int FALLBACK_POINTS = 10;
+
     private static final double SETTLED = 0.02;
     /** A species is not worth a drill box under this share of its full rate. */
     private static final double LEAST_SHARE = 0.05;
@@ -131,6 +134,31 @@ public final class MixDesigner {
     }
 
     private Optional<Proposal> propose(MixWishes wishes, boolean explain) {
+        Optional<Proposal> found = search(wishes, explain);
+        boolean missed = found.filter(p -> p.missed().isEmpty()).isEmpty();
+        if (!missed || wishes.aims().isEmpty()) {
+            return found;
+        }
+        // the programme is linear and competition is not: what serves the aims at some cost may reach what the search
+        // for it did not
+        Comparator<Proposal> better = wishes.cheapest()
+                ? Comparator.comparingDouble(Proposal::cost).reversed()
+                : Comparator.comparingDouble(Proposal::score);
+        return frontier(wishes.reaching(Map.of()), FALLBACK_POINTS, p -> {}).stream()
+                .filter(p -> missed(p.aims(), wishes).isEmpty()
+                        && wishes.cost().map(most -> p.cost() <= most).orElse(true))
+                .max(better)
+                .or(() -> found);
+    }
+
+    private static List<String> missed(Map<String, Double> aims, MixWishes wishes) {
+        return wishes.aims().entrySet().stream()
+                .filter(w -> aims.getOrDefault(w.getKey(), 0.0) < w.getValue() * (1 - 1e-3))
+                .map(Map.Entry::getKey)
+                .toList();
+    }
+
+    private Optional<Proposal> search(MixWishes wishes, boolean explain) {
         Map<String, Double> mix = Map.of();
         Optional<Proposal> best = Optional.empty();
         MixWishes searched = wishes;
@@ -338,10 +366,7 @@ public final class MixDesigner {
     private Proposal proposal(
             MixProgram program, Solution s, Map<String, Double> shares, MixWishes wishes, int round, boolean explain) {
         Map<String, Double> aims = aims(shares);
-        List<String> missed = wishes.aims().entrySet().stream()
-                .filter(w -> aims.getOrDefault(w.getKey(), 0.0) < w.getValue() * (1 - 1e-3))
-                .map(Map.Entry::getKey)
-                .toList();
+        List<String> missed = missed(aims, wishes);
         List<Binding> binding = explain ? binding(program, s, aims) : List.of();
         return new Proposal(shares, program.cost(s.columns()), score(aims), aims, binding, missed, round, s.proved());
     }

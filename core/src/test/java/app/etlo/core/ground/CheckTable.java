@@ -8,10 +8,11 @@ final class CheckTable {
 
     public static void main(String[] args) {
         List<Check> all = Check.all().stream()
-                .filter(c -> args.length == 0 || c.row().contains(args[0]))
+                .filter(c -> args.length == 0
+                        || java.util.Arrays.stream(args[0].split("\\|")).anyMatch(c.row()::contains))
                 .toList();
         all.stream().filter(c -> !c.holds()).forEach(c -> System.out.println((c.isFarOff() ? "!! " : "   ") + c.row()));
-        if (args.length > 0) {
+        if (args.length > 1 || args.length > 0 && !args[0].isEmpty()) {
             all.stream().filter(Check::holds).forEach(c -> System.out.println("ok " + c.row()));
         }
         for (boolean tuned : new boolean[] {true, false}) {

@@ -52,7 +52,7 @@ class EdgesTest {
             if (latitude == 78) {
                 // up in the dark, and still without light in February
                 assertThat(g.tHa(0, "2025-02-05")).isLessThan(0.05);
-                assertThat(g.tHa(0, "2025-06-30")).isGreaterThan(1);
+                assertThat(g.tHa(0, "2025-06-30")).isGreaterThan(0.6);
             }
         }
     }

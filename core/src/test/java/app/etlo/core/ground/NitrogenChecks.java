@@ -55,7 +55,9 @@ final class NitrogenChecks {
     }
 
     static List<Check> all() {
+        // fed, so that unsown ground would hold some 100 kg/ha
         Trials.Grown radish = Trials.north("2025-08-01", "2026-07-15")
+                .feed("2025-08-14", 70)
                 .sow("daikon-radish", 70, "2025-08-15")
                 .run();
         GroundSoil silt = Trials.siltLoam();

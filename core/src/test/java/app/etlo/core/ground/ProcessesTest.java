@@ -149,7 +149,7 @@ class ProcessesTest {
         assertThat(DryMatter.nourished(rye, 400, 6)).isBetween(0.1, 1.0);
     }
 
-    /** 10 mm above field capacity in the top layer: three quarters go down in a day, with 85 % of their nitrate. */
+    /** 10 mm above field capacity in the top layer: three quarters go down in a day, with 75 % of their nitrate. */
     @Test
     void water_drains_with_its_nitrate() {
         GroundState s = state();
@@ -162,7 +162,7 @@ class ProcessesTest {
         double water = s.waterMm[0];
         WaterFlow.pass(s, 0);
         assertThat(s.waterMm[0]).isCloseTo(s.soil.capacityMm[0] + 2.5, within(1e-9));
-        assertThat(s.nitrate[0]).isCloseTo(4 - 0.85 * 4 * 7.5 / water, within(1e-9));
+        assertThat(s.nitrate[0]).isCloseTo(4 - 0.75 * 4 * 7.5 / water, within(1e-9));
         assertThat(s.books.drainageMm).isGreaterThan(0);
     }
 

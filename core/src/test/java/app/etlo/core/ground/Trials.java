@@ -2,6 +2,7 @@ package app.etlo.core.ground;
 
 import app.etlo.core.field.SoilProfile;
 import app.etlo.core.field.Texture;
+import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
 import app.etlo.core.knowledge.PlantKind;
@@ -204,8 +205,17 @@ final class Trials {
 
     /** Harvests a crop that was sown last as plans do. */
     Trials harvestAsUsual(String crop, String date) {
-        double taken = KNOWLEDGE.crops().get(crop).harvestIndex().orElse(0.75);
-        return harvest(date, taken, Math.min(0.9, 1.5 * taken));
+        Crop c = KNOWLEDGE.crops().get(crop);
+        double taken = c.takenShare();
+        event(new GroundEvent.Harvest(
+                day(date),
+                "h" + date,
+                plants.size() - 1,
+                taken,
+                Math.min(0.9, 1.5 * taken),
+                c.growing().taken().standing()));
+        c.growing().taken().liftedKept().ifPresent(kept -> event(new GroundEvent.Pass(day(date), "lifted", kept, 1)));
+        return this;
     }
 
     /** Ends all that was sown so far by a method of the library. */

@@ -39,9 +39,6 @@ public final class GroundEvents {
     private static final double AT_ONCE_KG_HA = 60;
 
     private static final int SECOND_PART_DAYS = 35;
-    /** Share of the tops removed where no harvest index is held: forage, roots and leaves are sold nearly whole. */
-    private static final double SOLD_WHOLE = 0.75;
-
     private static final double MOST_NITROGEN_REMOVED = 0.9;
     /** Grain is richer in nitrogen than straw. */
     private static final double GRAIN_RICHER = 1.5;
@@ -49,7 +46,6 @@ public final class GroundEvents {
     /** Place in the day of a sowing that the plan does not hold. */
     private static final int SOWN = 700;
 
-    private static final double STUBBLE_STANDS = 0.4;
     /** Of the nitrogen that stock eat most comes back with dung and urine (from memory: 75 to 90 %). */
     private static final double NITROGEN_RETURNED = 0.8;
 
@@ -254,7 +250,7 @@ public final class GroundEvents {
         Optional<Standing> standing = standing(c.id());
         standing.ifPresent(s -> {
             c.harvested().filter(h -> h.isAfter(s.sown())).ifPresent(h -> {
-                double removed = c.crop().harvestIndex().orElse(SOLD_WHOLE);
+                double removed = c.crop().takenShare();
                 events.add(new GroundEvent.Harvest(
                         day(h),
                         timeline.harvestPlace(c.id()),
@@ -262,7 +258,13 @@ public final class GroundEvents {
                         s.index(),
                         removed,
                         Math.min(MOST_NITROGEN_REMOVED, GRAIN_RICHER * removed),
-                        STUBBLE_STANDS));
+                        c.crop().growing().taken().standing()));
+                c.crop()
+                        .growing()
+                        .taken()
+                        .liftedKept()
+                        .ifPresent(kept -> events.add(new GroundEvent.Pass(
+                                day(h), timeline.harvestPlace(c.id()) + 1, c.id() + "/lifted", kept, kept, 1)));
             });
             List<Timeline.Feeding> planned = timeline.feedings(c.id());
             planned.forEach(f -> events.add(new GroundEvent.Fertilise(
@@ -325,9 +327,13 @@ public final class GroundEvents {
         Pass p = placed.pass();
         double usual = p.operation().shareDisturbed();
         double more = usual > 0 ? p.shareDisturbed() / usual : 1;
-        double kept = Math.max(0, Math.min(1, 1 - (1 - p.operation().residueKept()) * more));
         events.add(new GroundEvent.Pass(
-                day(p.date()), placed.place(), p.id(), kept, p.operation().flattens()));
+                day(p.date()),
+                placed.place(),
+                p.id(),
+                kept(p.operation().residueKept(), more),
+                kept(p.operation().residueKeptFragile(), more),
+                p.operation().flattens()));
         boolean tills =
                 p.operation().use().equals("till") || p.operation().use().equals("strip");
         if (tills && p.shareDisturbed() > 0) {
@@ -338,5 +344,9 @@ public final class GroundEvents {
                     .toList();
             events.add(new GroundEvent.Terminate(day(p.date()), placed.place() - 1, "pass " + p.id(), kills, 0));
         }
+    }
+
+    private static double kept(double usual, double more) {
+        return Math.max(0, Math.min(1, 1 - (1 - usual) * more));
     }
 }

@@ -185,7 +185,7 @@ class ReplaysTest {
         List<Tried> tried = replays.otherDays(season, choices, "end", "v1").tried();
         assertThat(tried).hasSizeGreaterThan(12);
         assertThat(tried).extracting(Tried::day).contains(ended.planned(), ended.done());
-        // a rye with vetch only grows in April and May: later ends never weigh less
+        // a rye with vetch only grows in April and May: later ends never weigh less but for a leaf that falls
         List<Double> byDay = tried.stream()
                 .map(t -> t.values().stream()
                         .filter(v -> v.id().equals("grow/v1/mass"))
@@ -193,7 +193,9 @@ class ReplaysTest {
                         .orElseThrow()
                         .value())
                 .toList();
-        assertThat(byDay).isSorted();
+        for (int i = 1; i < byDay.size(); i++) {
+            assertThat(byDay.get(i)).isGreaterThan(0.99 * byDay.get(i - 1));
+        }
     }
 
     /** The day that was chosen, among the others, gives what the end shows; the plan's own day what the plan gave. */
