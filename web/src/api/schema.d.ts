@@ -2066,6 +2066,8 @@ export interface components {
             minSoilC: number;
             mulchTolerance: string;
             /** Format: double */
+            nitrateLeftKgHa: number;
+            /** Format: double */
             nitrogenLeftKgHa: number;
             perennial?: boolean;
             /** Format: double */
@@ -2078,6 +2080,7 @@ export interface components {
             source: components["schemas"]["Source"];
             /** Format: double */
             standTarget: number;
+            taken: components["schemas"]["Taken"];
             /** Format: double */
             thousandSeedG: number;
             warm: boolean;
@@ -2104,6 +2107,8 @@ export interface components {
             leached?: components["schemas"]["FigureView"];
             livingRootDays?: components["schemas"]["FigureView"];
             lowestCover?: components["schemas"]["FigureView"];
+            startNitrogen?: components["schemas"]["FigureView"];
+            startResidue?: components["schemas"]["FigureView"];
         };
         GrownView: {
             alivePercent: number[];

@@ -237,7 +237,12 @@ export function RotationStep() {
           ['Lowest cover once the first stand has ended', rotation?.lowestCover],
           ['Days a year with under 30 % covered from then on', rotation?.bareDays],
           ['Days a year with living roots', rotation?.livingRootDays],
-          ['Nitrogen leached in a winter, to compare plans', rotation?.leached],
+          [
+            'Nitrogen lost below the roots while the soil drains, to compare plans',
+            rotation?.leached,
+          ],
+          ['Mineral nitrogen in the soil when the plan begins', rotation?.startNitrogen],
+          ['Residue on the ground when the plan begins', rotation?.startResidue],
         ]}
       />
       <SectionFiles />

@@ -9,6 +9,19 @@ final class EventEffects {
 
     private EventEffects() {}
 
+    static void begin(GroundEvent.Begin e, GroundState s) {
+        double before = s.nitrogenIn();
+        s.leave(e.left());
+        s.books.correctedN += s.nitrogenIn() - before;
+        for (int l = 0; l <= GroundSoil.LAST_OF_ROOTS; l++) {
+            double over = s.waterMm[l] - s.soil.wiltingMm[l] - e.mostWaterShare() * s.soil.availableMm(l);
+            if (e.mostWaterShare() < 1 && over > 0) {
+                s.waterMm[l] -= over;
+                s.books.transpirationMm += over;
+            }
+        }
+    }
+
     static void fertilise(GroundEvent.Fertilise e, GroundState s) {
         s.nitrate[0] += e.nitrogenGM2();
         s.books.fertiliserN += e.nitrogenGM2();

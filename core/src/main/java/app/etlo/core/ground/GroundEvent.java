@@ -246,4 +246,23 @@ public sealed interface GroundEvent {
             return true;
         }
     }
+
+    /**
+     * A crop of which nothing was simulated leaves the field, or its soil was tested: nitrate is so much and, after a crop, residue lies
+     * there and the soil is no wetter than roots leave it. Booked as a correction, and as used by plants.
+     *
+     * @param left nitrate as a whole, residue that is added
+     * @param mostWaterShare of the available water to 1.2 m that may be left; 1 where nothing is known of it
+     */
+    record Begin(int day, String key, GroundStart left, double mostWaterShare) implements GroundEvent {
+        @Override
+        public int place() {
+            return 100;
+        }
+
+        @Override
+        public void actOn(GroundState state) {
+            EventEffects.begin(this, state);
+        }
+    }
 }

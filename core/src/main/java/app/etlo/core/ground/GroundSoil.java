@@ -33,7 +33,10 @@ public final class GroundSoil {
     final double nitrateFactor;
     final double humusFactor;
 
-    private GroundSoil(SoilProfile profile, GroundVariation v) {
+    final GroundStart start;
+
+    private GroundSoil(SoilProfile profile, GroundVariation v, GroundStart start) {
+        this.start = start;
         double top = 0;
         List<SoilProfile.Layer> layers = profile.layers();
         double organic = 0;
@@ -67,12 +70,17 @@ public final class GroundSoil {
     }
 
     public static GroundSoil of(SoilProfile profile) {
-        return new GroundSoil(profile, GroundVariation.NONE);
+        return new GroundSoil(profile, GroundVariation.NONE, GroundStart.USUAL);
     }
 
     /** The same with its start or its humus moved. */
     public static GroundSoil of(SoilProfile profile, GroundVariation v) {
-        return new GroundSoil(profile, v);
+        return of(profile, v, GroundStart.USUAL);
+    }
+
+    /** The same after a crop that is known. */
+    public static GroundSoil of(SoilProfile profile, GroundVariation v, GroundStart start) {
+        return new GroundSoil(profile, v, start);
     }
 
     /** Whether two soils are the same to the simulation. */
@@ -84,7 +92,8 @@ public final class GroundSoil {
                 && rootingM == o.rootingM
                 && moreWaterShare == o.moreWaterShare
                 && nitrateFactor == o.nitrateFactor
-                && humusFactor == o.humusFactor;
+                && humusFactor == o.humusFactor
+                && start.equals(o.start);
     }
 
     /** Lower edges of the layers, m. */

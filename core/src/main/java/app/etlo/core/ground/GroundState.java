@@ -13,8 +13,8 @@ final class GroundState {
     static final byte GONE = 3;
 
     private static final double START_WATER_SHARE = 0.7;
-    /** Nitrate of an ordinary stubble, by layer, g/m2; Etlo's own round values. */
-    private static final double[] START_NITRATE = {1.4, 1.4, 1.3, 1.0, 0.5};
+    /** Where the nitrate of a stubble lies, by layer; Etlo's own round shares. */
+    private static final double[] START_NITRATE = {0.25, 0.25, 0.23, 0.18, 0.09};
 
     final GroundSoil soil;
     final GroundPlant[] plant;
@@ -138,8 +138,26 @@ final class GroundState {
         for (int l = 0; l < GroundSoil.LAYERS; l++) {
             waterMm[l] = soil.wiltingMm[l]
                     + Math.max(0, Math.min(1, START_WATER_SHARE + soil.moreWaterShare)) * soil.availableMm(l);
-            nitrate[l] = START_NITRATE[l] * soil.nitrateFactor;
         }
+        leave(soil.start);
+    }
+
+    /** Nitrate is what was left, and residue lies there. */
+    void leave(GroundStart start) {
+        for (int l = 0; l < GroundSoil.LAYERS; l++) {
+            nitrate[l] = START_NITRATE[l] * start.nitrateKgHa() / 10 * soil.nitrateFactor;
+        }
+        double lying = 1 - start.standingShare();
+        surface.add(
+                start.residueKgHa() / 10 * lying,
+                start.residueNitrogenKgHa() / 10 * lying,
+                start.coverM2G(),
+                start.fragile());
+        standing.add(
+                start.residueKgHa() / 10 * start.standingShare(),
+                start.residueNitrogenKgHa() / 10 * start.standingShare(),
+                start.coverM2G(),
+                start.fragile());
     }
 
     /** Water of a layer between wilting point, 0, and field capacity, 1; above 1 when wetter. */

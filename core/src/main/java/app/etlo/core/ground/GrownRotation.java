@@ -8,22 +8,26 @@ import java.util.Optional;
 /**
  * What the whole rotation does for the ground, as simulated.
  *
- * @param leached nitrogen in a mean winter, kg/ha; empty without a whole winter
+ * @param startNitrogen mineral nitrogen in the soil on the first day
+ * @param startResidue on the ground then; empty where no crop before the plan is known
+ * @param leached nitrogen lost below 1.2 m in a mean season of drainage, kg/ha; empty without a whole one
  * @param livingRootDays a year
  * @param bareDays a year with under 30 % covered, once a stand has ended
  * @param lowestCover on the barest day from then on, %
  */
 public record GrownRotation(
+        Optional<Figure> startNitrogen,
+        Optional<Figure> startResidue,
         Optional<Figure> leached,
         Optional<Figure> livingRootDays,
         Optional<Figure> bareDays,
         Optional<Figure> lowestCover)
         implements Figured {
-    public static final GrownRotation UNKNOWN =
-            new GrownRotation(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+    public static final GrownRotation UNKNOWN = new GrownRotation(
+            Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
     @Override
     public List<Figure> figures() {
-        return Figured.present(leached, livingRootDays, bareDays, lowestCover);
+        return Figured.present(startNitrogen, startResidue, leached, livingRootDays, bareDays, lowestCover);
     }
 }

@@ -49,6 +49,7 @@ public record Crop(
      * @param fragileResidue whether its residue breaks up fast
      * @param coverAcPerLb coefficient of residue cover as published, ac/lb
      * @param nitrogenLeftKgHa what it usually leaves for the next crop
+     * @param nitrateLeftKgHa mineral nitrogen in the soil when it is harvested, fed as is usual
      * @param sharedPests pests and diseases it shares with covers
      * @param mulchTolerance how it bears being planted through residue: good, fair or poor
      * @param taken what its harvest does to the tops
@@ -71,6 +72,7 @@ public record Crop(
             double residueCN,
             double coverAcPerLb,
             double nitrogenLeftKgHa,
+            double nitrateLeftKgHa,
             List<String> sharedPests,
             String mulchTolerance,
             Taken taken,

@@ -277,6 +277,7 @@ public final class KnowledgeLoader {
                 r.number("residueCN", 8, 200),
                 r.number("coverAcPerLb", 0.00005, 0.01),
                 r.number("nitrogenLeftKgHa", 0, 250),
+                r.number("nitrateLeftKgHa", 0, 250),
                 r.optional("sharedPests").stream()
                         .flatMap(t -> Arrays.stream(t.split(";")))
                         .map(String::strip)

@@ -50,7 +50,7 @@ class GroundLawsTest {
                         days / 2 + r.nextInt(days / 2), "h" + p, p, r.nextDouble(), r.nextDouble(), r.nextDouble()));
             }
         }
-        for (int i = 0; i < 6; i++) {
+        for (int i = 0; i < 7; i++) {
             int day = r.nextInt(days);
             String key = "e" + i;
             events.add(
@@ -58,6 +58,12 @@ class GroundLawsTest {
                         case 0 -> new GroundEvent.Fertilise(day, key, 30 * r.nextDouble());
                         case 1 -> new GroundEvent.Irrigate(day, key, 80 * r.nextDouble());
                         case 2 -> new GroundEvent.Pass(day, key, r.nextDouble(), r.nextDouble());
+                        case 6 ->
+                            new GroundEvent.Begin(
+                                    day,
+                                    key,
+                                    new GroundStart(80 * r.nextDouble(), 6000 * r.nextDouble(), 60, 0.3, 0.005, true),
+                                    r.nextDouble());
                         case 3 -> new GroundEvent.Graze(day, key, r.nextDouble(), r.nextDouble());
                         case 4 ->
                             new GroundEvent.Observe(

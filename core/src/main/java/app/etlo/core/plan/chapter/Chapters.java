@@ -84,7 +84,7 @@ final class Chapters {
                         .toList(),
                 covers,
                 growth.ground()
-                        .map(g -> new RotationFigures(g)
+                        .map(g -> new RotationFigures(g, growth.before(), plan.asOf())
                                 .all(
                                         plan.crops(),
                                         plan.covers(),

@@ -10,6 +10,7 @@ import app.etlo.core.ground.GroundCourse;
 import app.etlo.core.ground.GroundCourse.OfGround;
 import app.etlo.core.ground.GrownRotation;
 import app.etlo.core.ground.ModelError;
+import app.etlo.core.plan.growth.CropBefore;
 import app.etlo.core.plan.growth.PlanGround;
 import app.etlo.core.plan.timeline.CoverInTime;
 import app.etlo.core.quantity.Band;
@@ -47,10 +48,20 @@ final class RotationFigures {
     /** What the simulation knows of leaching, one standard deviation; Etlo's own. */
     private static final double ERROR_OF_LEACHING = 0.5;
 
-    private final PlanGround ground;
+    /** Months of a season of drainage: from October, or April in the south. */
+    private static final int DRAINING_MONTHS = 9;
 
-    RotationFigures(PlanGround ground) {
+    private final PlanGround ground;
+    private final Optional<CropBefore> before;
+    private final LocalDate asOf;
+
+    /**
+     * @param asOf day of knowledge: a season that has ended before it cannot be changed any more and is in no mean
+     */
+    RotationFigures(PlanGround ground, Optional<CropBefore> before, LocalDate asOf) {
         this.ground = ground;
+        this.before = before;
+        this.asOf = asOf;
     }
 
     /**
@@ -58,6 +69,8 @@ final class RotationFigures {
      */
     GrownRotation all(List<CropInTime> crops, List<CoverInTime> covers, boolean southern) {
         Optional<Figure> leached = leached(southern);
+        Optional<Figure> startNitrogen = before.map(CropBefore::nitrate);
+        Optional<Figure> startResidue = before.flatMap(CropBefore::residue);
         List<LocalDate> sown = Stream.concat(
                         crops.stream().flatMap(c -> c.planted().stream()),
                         covers.stream().flatMap(c -> c.sown().stream()))
@@ -71,7 +84,8 @@ final class RotationFigures {
                 .sorted()
                 .toList();
         if (sown.isEmpty()) {
-            return new GrownRotation(leached, Optional.empty(), Optional.empty(), Optional.empty());
+            return new GrownRotation(
+                    startNitrogen, startResidue, leached, Optional.empty(), Optional.empty(), Optional.empty());
         }
         GroundCourse course = ground.course();
         boolean ended = !ends.isEmpty() && !ends.get(ends.size() - 1).isBefore(sown.get(sown.size() - 1));
@@ -80,6 +94,8 @@ final class RotationFigures {
         // what lay there before anything of the plan was cut or killed is not known
         int firstEnd = ends.isEmpty() ? to : ground.before(ends.get(0));
         return new GrownRotation(
+                startNitrogen,
+                startResidue,
                 leached,
                 to > first
                         ? Optional.of(yearly(
@@ -122,7 +138,7 @@ final class RotationFigures {
         return banded(f, percent(around(years, f.middle())));
     }
 
-    /** Nitrogen lost below the soil in the half years of risk, October to March or April to September, winter by winter. */
+    /** Nitrogen lost below 1.2 m while the soil drains, October to June or April to December, season by season. */
     private Optional<Figure> leached(boolean southern) {
         double[] sum = new double[ground.course().members()];
         List<double[]> winters = new ArrayList<>();
@@ -132,8 +148,8 @@ final class RotationFigures {
                 start.plusDays(ground.course().recordedDay(ground.course().records() - 1));
         for (int year = start.getYear() - 1; year <= last.getYear(); year++) {
             LocalDate from = LocalDate.of(year, southern ? Month.APRIL : Month.OCTOBER, 1);
-            LocalDate to = from.plusMonths(6);
-            if (!from.isBefore(start) && !to.isAfter(last)) {
+            LocalDate to = from.plusMonths(DRAINING_MONTHS);
+            if (!from.isBefore(start) && !to.isAfter(last) && to.isAfter(asOf)) {
                 double[] before = ground.course().ground(ground.before(from), OfGround.LEACHED_N_KG_HA);
                 double[] after = ground.course().ground(ground.before(to), OfGround.LEACHED_N_KG_HA);
                 double[] lost = new double[sum.length];
@@ -158,13 +174,13 @@ final class RotationFigures {
             inputs.add(input(symbols.get(w), names.get(w), winters.get(w)[year], Unit.KG_PER_HA));
         }
         Figure f = Formula.of(
-                        "Mean of the winters",
+                        "Mean of the seasons",
                         "(" + String.join(" + ", symbols) + ") / " + n,
                         Source.identity("a mean"),
                         symbols.toArray(String[]::new))
                 .figure(
                         "grow/leached",
-                        "Nitrogen leached in a winter: to compare plans, not a promise",
+                        "Nitrogen lost below 1.2 m in a season of drainage: to compare plans, not a promise",
                         Unit.KG_PER_HA,
                         inputs);
         return Optional.of(banded(f, ModelError.widen(around(each, f.middle()), ERROR_OF_LEACHING)));

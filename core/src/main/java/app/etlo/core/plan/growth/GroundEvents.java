@@ -5,6 +5,7 @@ import app.etlo.core.ground.GroundEvent.Kill;
 import app.etlo.core.ground.GroundPlant;
 import app.etlo.core.ground.GroundScript;
 import app.etlo.core.ground.GroundSoil;
+import app.etlo.core.ground.GroundStart;
 import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.Knowledge;
@@ -129,6 +130,11 @@ public final class GroundEvents {
     GroundScript script(GroundSoil soil) {
         return new GroundScript(
                 soil, plants, events.stream().filter(e -> e.day() >= 0).toList());
+    }
+
+    /** What a crop before the plan left, or a soil test found. */
+    void begin(LocalDate on, String key, GroundStart left, double mostWaterShare) {
+        events.add(new GroundEvent.Begin(day(on), key, left, mostWaterShare));
     }
 
     /** A field check acts on its day on every plant of its cover, or on the one that was looked at. */

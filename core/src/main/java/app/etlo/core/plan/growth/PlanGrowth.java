@@ -6,6 +6,7 @@ import app.etlo.core.ground.GroundCourse.OfPlant;
 import app.etlo.core.ground.GroundRun;
 import app.etlo.core.ground.GroundSimulation;
 import app.etlo.core.ground.GroundSoil;
+import app.etlo.core.ground.GroundStart;
 import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.ground.GroundWeather;
 import app.etlo.core.knowledge.Species;
@@ -45,6 +46,7 @@ public final class PlanGrowth implements RootZone {
 
     private final PlanInTime plan;
     private final Map<String, Double> fedKgHa;
+    private final Optional<CropBefore> before;
     private final GroundSoil soil;
     private final GroundVariation variation;
     private final Optional<GrowthMemory> memory;
@@ -67,10 +69,17 @@ public final class PlanGrowth implements RootZone {
     public PlanGrowth(PlanInTime plan, GroundVariation variation, Optional<GrowthMemory> memory) {
         this.memory = memory;
         this.plan = plan;
-        this.soil = GroundSoil.of(plan.soil(), variation);
+        this.before = plan.years().map(y -> CropBefore.of(plan, y.from()));
+        this.soil = GroundSoil.of(
+                plan.soil(), variation, before.map(CropBefore::start).orElse(GroundStart.USUAL));
         this.variation = variation;
         this.fedKgHa = usualNeedKgHa(plan);
         this.ground = sownInTime() ? Optional.of(checked()) : Optional.empty();
+    }
+
+    /** What the field brings into the plan; empty without weather. */
+    public Optional<CropBefore> before() {
+        return before;
     }
 
     /** The plan's ground; empty without weather or anything sown in its days. */
@@ -208,6 +217,7 @@ public final class PlanGrowth implements RootZone {
     private GroundEvents events(Optional<GroundEvents.Trial> trial) {
         GroundEvents events = GroundEvents.of(
                 plan.knowledge(), from(), plan.crops(), plan.covers(), plan.timeline(), fedKgHa, trial, variation);
+        before.ifPresent(b -> b.tell(events));
         seenChecks.stream()
                 .filter(s ->
                         trial.filter(t -> t.instead().contains(s.coverId())).isEmpty())

@@ -155,6 +155,8 @@ public final class ChapterViews {
             Optional<FigureView> mass) {}
 
     public record GrownRotationView(
+            Optional<FigureView> startNitrogen,
+            Optional<FigureView> startResidue,
             Optional<FigureView> leached,
             Optional<FigureView> livingRootDays,
             Optional<FigureView> bareDays,

@@ -223,7 +223,12 @@ public final class ChapterWriter {
                 covers,
                 crops(c -> grown(c.grow())),
                 new GrownRotationView(
-                        view(r.leached()), view(r.livingRootDays()), view(r.bareDays()), view(r.lowestCover())));
+                        view(r.startNitrogen()),
+                        view(r.startResidue()),
+                        view(r.leached()),
+                        view(r.livingRootDays()),
+                        view(r.bareDays()),
+                        view(r.lowestCover())));
     }
 
     private GrownCropView grown(GrownCrop g) {
