@@ -1,5 +1,7 @@
 package app.etlo.core.ground;
 
+import app.etlo.core.knowledge.Survivors;
+
 /** What events do to the state. */
 final class EventEffects {
     private static final double FLOWERING = 1;
@@ -54,9 +56,27 @@ final class EventEffects {
             if (p < e.killedShare().size()) {
                 GroundEvent.Kill kill = e.killedShare().get(p);
                 end(s, p, s.stage[p] >= FLOWERING ? kill.flowering() : kill.leafy(), e.standingShare());
-                s.vigour[p] *= kill.survivorsGrow();
+                if (s.status[p] == GroundState.UP && kill != GroundEvent.Kill.NONE) {
+                    maim(s, p, kill.left());
+                }
             }
         }
+    }
+
+    /** What a way of ending leaves alive is cut, laid or stunted. */
+    private static void maim(GroundState s, int p, Survivors left) {
+        s.vigour[p] *= left.grow();
+        s.leafArea[p] *= left.leaf();
+        s.height[p] *= left.height();
+        if (left.cut() == 0) {
+            // what was laid down stays low; what was cut rises again with its mass
+            s.heightFactor[p] *= left.height();
+        }
+        double cut = s.mass[p] * left.cut();
+        double cutN = s.nitrogen[p] * left.cut();
+        s.surface.add(cut, cutN, s.plant[p].coverM2G, s.plant[p].fragile);
+        s.mass[p] -= cut;
+        s.nitrogen[p] -= cutN;
     }
 
     /** Kills a share; a stand of which next to nothing is left is gone. */
@@ -101,7 +121,7 @@ final class EventEffects {
         s.status[p] = GroundState.IN_SEEDBED;
         s.plantsM2[p] = e.plantsM2();
         s.sownM2[p] = e.plantsM2();
-        s.onSurface[p] = e.onSurface();
+        s.depthCm[p] = e.depthCm();
         s.fixing[p] = 1;
         s.heightFactor[p] = 1;
         s.vigour[p] = 1;

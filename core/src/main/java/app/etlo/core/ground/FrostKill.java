@@ -54,7 +54,7 @@ final class FrostKill {
             return tminC;
         }
         double apart = Math.min(15, 0.5 * snowMm) - 15;
-        return 2 + tminC * (0.4 + 0.0018 * apart * apart);
+        return Math.min(0, 2 + tminC * (0.4 + 0.0018 * apart * apart));
     }
 
     private static void harden(GroundState s, int p) {

@@ -1,5 +1,6 @@
 package app.etlo.core.ground;
 
+import app.etlo.core.knowledge.Survivors;
 import java.util.Comparator;
 import java.util.List;
 
@@ -96,13 +97,13 @@ public sealed interface GroundEvent {
     /**
      * What a way of ending kills of a plant, 0 to 1.
      *
-     * @param survivorsGrow how fast what it leaves alive grows on, as a share of before
+     * @param left what the plants are like that it leaves alive
      */
-    record Kill(double leafy, double flowering, double survivorsGrow) {
+    record Kill(double leafy, double flowering, Survivors left) {
         public static final Kill NONE = new Kill(0, 0);
 
         public Kill(double leafy, double flowering) {
-            this(leafy, flowering, 1);
+            this(leafy, flowering, Survivors.WHOLE);
         }
     }
 
@@ -169,11 +170,13 @@ public sealed interface GroundEvent {
      * Seed goes in.
      *
      * @param plantsM2 that come up where nothing fails
-     * @param onSurface whether it lies on top and depends on the top layer alone
+     * @param depthCm below the mineral soil's surface; 0 where it lies on top and depends on the top layer alone
      */
-    record Sow(int day, int place, String key, int plant, double plantsM2, boolean onSurface) implements GroundEvent {
+    record Sow(int day, int place, String key, int plant, double plantsM2, double depthCm) implements GroundEvent {
+        private static final double USUAL_DEPTH_CM = 3;
+
         public Sow(int day, String key, int plant, double plantsM2, boolean onSurface) {
-            this(day, 700, key, plant, plantsM2, onSurface);
+            this(day, 700, key, plant, plantsM2, onSurface ? 0 : USUAL_DEPTH_CM);
         }
 
         @Override

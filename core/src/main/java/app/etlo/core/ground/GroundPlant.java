@@ -18,6 +18,9 @@ public final class GroundPlant {
     private static final double LEAF_OF_SEED = 0.06;
 
     private static final double LEAF_POWER = 0.95;
+    /** Leaves of a young plant as it is set out; common practice, four to six leaves. */
+    private static final double LEAF_OF_SET_CM2 = 60;
+
     /** A species beside the model of its kind: seedling leaf by the mass of the seed to this power; Etlo's own. */
     private static final double LEAF_BY_SEED = 0.7;
     /** Rates of growth differ less than the masses that guides give. */
@@ -48,6 +51,9 @@ public final class GroundPlant {
     /** Share of a dead leaf's mass that falls; tall warm grasses keep their dead leaves. */
     final double fallenLeaf;
 
+    /** Whether it is set as a young plant. */
+    final boolean transplanted;
+
     final double frostWidthC;
     final double rangeA;
     final double rangeB;
@@ -68,7 +74,8 @@ public final class GroundPlant {
             double tenderC,
             double hardyC,
             double coverM2G,
-            boolean fragile) {
+            boolean fragile,
+            boolean transplanted) {
         this.id = id;
         this.kind = kind;
         this.legume = legume;
@@ -85,6 +92,7 @@ public final class GroundPlant {
         this.hardyC = hardyC;
         this.coverM2G = coverM2G;
         this.fragile = fragile;
+        this.transplanted = transplanted;
         this.fallenLeaf = kind.warm() && !fragile ? FALLS_OF_WARM_GRASS : FALLS;
         this.frostWidthC = tenderC > -3 ? 0.3 : 0.55;
         this.rangeA = 1 / (kind.optimumLowC() - kind.baseC());
@@ -123,7 +131,8 @@ public final class GroundPlant {
                 kind.tenderC() + (s.growth().killTenderC() - model.growth().killTenderC()),
                 kind.hardyC() + (s.killC() - model.killC()),
                 kind.coverM2G(),
-                !s.group().isGrass());
+                !s.group().isGrass(),
+                false);
     }
 
     /** A cash crop as its kind grows, with its own height, roots and residue. */
@@ -135,14 +144,17 @@ public final class GroundPlant {
                 c.growing().isPerennial(),
                 kind.tsum(),
                 kind.emergenceSum(),
-                LEAF_OF_SEED * Math.pow(c.growing().thousandSeedG(), LEAF_POWER),
+                c.growing().transplanted()
+                        ? LEAF_OF_SET_CM2
+                        : LEAF_OF_SEED * Math.pow(c.growing().thousandSeedG(), LEAF_POWER),
                 kind.rue(),
                 c.heightM(),
                 c.rootDepthM(),
                 kind.tenderC(),
                 kind.hardyC(),
                 c.growing().coverAcPerLb() / GM2_OF_LB_AC,
-                c.growing().fragileResidue());
+                c.growing().fragileResidue(),
+                c.growing().transplanted());
     }
 
     /** Grams per square metre in a pound per acre. */
@@ -166,7 +178,8 @@ public final class GroundPlant {
                         tenderC + v.hardinessC(),
                         hardyC + v.hardinessC(),
                         coverM2G,
-                        fragile);
+                        fragile,
+                        transplanted);
     }
 
     /** Whether two plants grow alike in everything. */
@@ -185,7 +198,8 @@ public final class GroundPlant {
                         && tenderC == o.tenderC
                         && hardyC == o.hardyC
                         && coverM2G == o.coverM2G
-                        && fragile == o.fragile;
+                        && fragile == o.fragile
+                        && transplanted == o.transplanted;
     }
 
     public String id() {

@@ -33,7 +33,9 @@ final class GroundState {
     final byte[] status;
     final double[] plantsM2;
     final double[] sownM2;
-    final boolean[] onSurface;
+    /** Of the seed below the mineral soil's surface; 0 where it lies on top. */
+    final double[] depthCm;
+
     final double[] seedClock;
     final double[] mass;
     final double[] leafArea;
@@ -105,7 +107,7 @@ final class GroundState {
         this.status = new byte[n];
         this.plantsM2 = new double[n];
         this.sownM2 = new double[n];
-        this.onSurface = new boolean[n];
+        this.depthCm = new double[n];
         this.seedClock = new double[n];
         this.mass = new double[n];
         this.leafArea = new double[n];
@@ -275,7 +277,7 @@ final class GroundState {
         int both = Math.min(status.length, o.status.length);
         System.arraycopy(o.status, 0, status, 0, both);
         Arrays.fill(status, both, status.length, NOT_SOWN);
-        System.arraycopy(o.onSurface, 0, onSurface, 0, both);
+        copy(o.depthCm, depthCm);
         System.arraycopy(o.live, 0, live, 0, o.liveCount);
         liveCount = o.liveCount;
         day = o.day;

@@ -2,7 +2,7 @@ package app.etlo.core.ground;
 
 /** Nitrogen that soil organic matter frees into the top 30 cm, by warmth and moisture; rate tuned to usual seasons. */
 final class HumusSupply {
-    private static final double RATE_G_M2 = 0.0195;
+    private static final double RATE_G_M2 = 0.0185;
     private static final double PER_DEGREE = 0.081;
     private static final double TOP_SHARE = 0.4;
 

@@ -1,10 +1,10 @@
 package app.etlo.core.ground;
 
 /**
- * Water through the layers, in the order infiltrate, evaporate, drain, rise, transpire. Runoff by a curve number that falls with cover
+ * Water through the layers, in the order infiltrate, evaporate, drain, even out, transpire. Runoff by a curve number that falls with cover
  * and rises as pores fill (USDA NRCS; scaling by free pores is Etlo's own). Evaporation and plant use by the dual crop coefficient
- * of FAO-56, chapter 7: the surface dries freely at first, then slower; residue spares half at most (chapter 10). Of what is
- * above field capacity three quarters drain in a day, with nitrate; what leaves the layer above 1.2 m is lost to most of what grows next and booked as such. A little rises from wetter layers. What several plants want
+ * of FAO-56, chapter 7: the surface dries freely at first, then slower; residue spares half and more (chapter 10). Of what is
+ * above field capacity three quarters drain in a day, with nitrate; what leaves the layer above 1.2 m is lost to most of what grows next and booked as such. A little moves to a drier layer above or below. What several plants want
  * of one layer is asked first and cut by one factor.
  */
 final class WaterFlow {
@@ -13,7 +13,11 @@ final class WaterFlow {
     private static final double BASAL = 1.08;
     private static final double DRAINS = 0.75;
     private static final double NITRATE_MIXED = 0.75;
-    private static final double RISES = 0.06;
+    private static final double MOVES = 0.07;
+    /** Share of the evaporation that full cover by residue spares, and of the depth to which the ground dries (FAO-56, chapter 10: half). */
+    private static final double RESIDUE_SPARES = 0.6;
+
+    private static final double RESIDUE_SHALLOWS = 0.4;
     /** Share of the available water that can go before plants lack it (FAO-56, table 22). */
     private static final double READILY = 0.55;
 
@@ -32,7 +36,7 @@ final class WaterFlow {
         double basal = BASAL * cover;
         evaporate(s, cover, basal, residue);
         drain(s);
-        rise(s);
+        even(s);
         transpire(s, basal * s.et0Mm);
     }
 
@@ -70,9 +74,9 @@ final class WaterFlow {
                 : Math.max(
                         0,
                         (s.soil.evaporableMm - depletion) / Math.max(1e-9, s.soil.evaporableMm - FREELY_EVAPORABLE_MM));
-        double coefficient =
-                Math.min(wet * (MOST_COEFFICIENT - basal), (1 - cover) * MOST_COEFFICIENT) * (1 - 0.5 * residue);
-        double can = Math.max(0, s.soil.evaporableMm - depletion);
+        double coefficient = Math.min(wet * (MOST_COEFFICIENT - basal), (1 - cover) * MOST_COEFFICIENT)
+                * (1 - RESIDUE_SPARES * residue);
+        double can = Math.max(0, (1 - RESIDUE_SHALLOWS * residue) * s.soil.evaporableMm - depletion);
         double mm = s.lyingSnowMm() > 0 ? 0 : Math.max(0, Math.min(coefficient * s.et0Mm, can));
         s.waterMm[0] -= mm;
         s.books.evaporationMm += mm;
@@ -101,15 +105,22 @@ final class WaterFlow {
         s.books.leachedN += inN;
     }
 
-    private static void rise(GroundState s) {
+    /**
+     * Between two layers water moves to the drier; a dry soil hardly conducts, so that it falls with the square of the water of the layer it
+     * comes from.
+     */
+    private static void even(GroundState s) {
         for (int l = 0; l + 1 < GroundSoil.LAYERS; l++) {
-            double wetter = s.relativeWater(l + 1) - s.relativeWater(l);
-            if (wetter > 0) {
-                double mm = RISES * Math.min(1, wetter) * s.soil.availableMm(l);
-                mm = Math.min(mm, Math.max(0, s.waterMm[l + 1] - s.soil.wiltingMm[l + 1]));
-                s.waterMm[l + 1] -= mm;
-                s.waterMm[l] += mm;
-            }
+            double above = s.relativeWater(l);
+            double below = s.relativeWater(l + 1);
+            boolean up = below > above;
+            double from = Math.max(0, Math.min(1, up ? below : above));
+            double apart = Math.min(1, Math.abs(below - above));
+            int source = up ? l + 1 : l;
+            double mm = MOVES * from * from * apart * s.soil.availableMm(l);
+            mm = Math.min(mm, Math.max(0, s.waterMm[source] - s.soil.wiltingMm[source]));
+            s.waterMm[l] += up ? mm : -mm;
+            s.waterMm[l + 1] += up ? -mm : mm;
         }
     }
 

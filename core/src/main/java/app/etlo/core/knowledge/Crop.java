@@ -53,6 +53,7 @@ public record Crop(
      * @param sharedPests pests and diseases it shares with covers
      * @param mulchTolerance how it bears being planted through residue: good, fair or poor
      * @param taken what its harvest does to the tops
+     * @param transplanted whether it is set out as a young plant
      * @param years how long it stands; above 1 for perennials
      * @param windows kinds of window inside it
      */
@@ -77,6 +78,7 @@ public record Crop(
             String mulchTolerance,
             Taken taken,
             double thousandSeedG,
+            boolean transplanted,
             int years,
             List<String> windows,
             Source source) {

@@ -288,6 +288,7 @@ public final class KnowledgeLoader {
                         r.number("standingPercent", 0, 100) / 100,
                         r.optionalNumber("liftedKeptPercent", 0, 100).map(v -> v / 100)),
                 r.number("thousandSeedG", 0.1, 100_000),
+                r.oneOf("transplanted", List.of("yes", "no")).equals("yes"),
                 (int) r.number("years", 1, 10),
                 r.optional("windows").map(t -> List.of(t.split(" "))).orElse(List.of()),
                 source(r));

@@ -13,9 +13,6 @@ import java.util.Set;
 public record TerminationMethod(
         String id, String name, List<String> operations, Set<Means> means, double standingShare) {
 
-    private static final double AFTER_HERBICIDE = 0.25;
-    private static final double AFTER_ROLLING = 0.6;
-
     public TerminationMethod {
         operations = List.copyOf(operations);
         means = Set.copyOf(means);
@@ -40,6 +37,17 @@ public record TerminationMethod(
         @Override
         public String id() {
             return id;
+        }
+
+        private Survivors survivors() {
+            return switch (this) {
+                case WINTER -> Survivors.WHOLE;
+                case HERBICIDE -> new Survivors(0.25, 0.4, 1, 0);
+                case ROLLING -> new Survivors(0.6, 0.7, 0.3, 0);
+                case MOWING -> new Survivors(0.85, 0.1, 0.12, 0.8);
+                case GRAZING -> new Survivors(0.85, 0.15, 0.12, 0.6);
+                case CUTTING_ROOTS, TILLING -> new Survivors(0.5, 0.5, 0.6, 0);
+            };
         }
 
         private double share(Use.Kill k, boolean flowering) {
@@ -71,11 +79,11 @@ public record TerminationMethod(
     }
 
     /**
-     * How fast what it leaves alive grows on, as a share of before: a plant that took a systemic herbicide or was crimped is stunted, one
-     * that was cut or missed is not. Etlo's own round shares.
+     * What it leaves alive: a plant that took a systemic herbicide is yellow and stunted, one that was crimped lies, one that was mown or
+     * grazed must grow from its stubble. Etlo's own round shares.
      */
-    public double survivorsGrow() {
-        return usesHerbicide() ? AFTER_HERBICIDE : rolls() ? AFTER_ROLLING : 1;
+    public Survivors survivors() {
+        return means.stream().map(Means::survivors).reduce(Survivors.WHOLE, Survivors::and);
     }
 
     /**

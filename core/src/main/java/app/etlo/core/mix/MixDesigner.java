@@ -229,7 +229,7 @@ public final class MixDesigner {
             double cap = from + (to - from) * i / (points - 1) + 1e-6;
             Optional<Proposal> best = propose(wishes.aimingAt(false).costing(cap), false);
             // what served better for less money serves here too: competition is not linear
-            Optional<Proposal> before = found.isEmpty() ? Optional.empty() : Optional.of(found.get(found.size() - 1));
+            Optional<Proposal> before = found.isEmpty() ? least : Optional.of(found.get(found.size() - 1));
             Stream.concat(before.stream(), best.stream())
                     .max(Comparator.comparingDouble(Proposal::score))
                     .ifPresent(p -> {

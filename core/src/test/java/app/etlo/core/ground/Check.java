@@ -21,7 +21,8 @@ record Check(String what, String unit, double low, double high, boolean tuned, S
                         FastChecks.all(),
                         CropChecks.all(),
                         ResidueChecks.all(),
-                        NitrogenChecks.all())
+                        NitrogenChecks.all(),
+                        WaterChecks.all())
                 .flatMap(List::stream)
                 .toList();
     }

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import app.etlo.core.field.Texture;
 import app.etlo.core.knowledge.KnowledgeLoader;
 import app.etlo.core.knowledge.MissingPlantKind;
+import app.etlo.core.knowledge.Survivors;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -161,12 +162,13 @@ class ProcessesTest {
         s.nitrate[0] = 4;
         double water = s.waterMm[0];
         WaterFlow.pass(s, 0);
-        assertThat(s.waterMm[0]).isCloseTo(s.soil.capacityMm[0] + 2.5, within(1e-9));
+        // a little more moves on to the drier layer below
+        assertThat(s.waterMm[0]).isBetween(s.soil.capacityMm[0] + 2.3, s.soil.capacityMm[0] + 2.5);
         assertThat(s.nitrate[0]).isCloseTo(4 - 0.75 * 4 * 7.5 / water, within(1e-9));
         assertThat(s.books.drainageMm).isGreaterThan(0);
     }
 
-    /** Bare wet soil loses 1.2 times the reference (FAO-56, chapter 7, where the basal coefficient is 0); mulch spares half at most. */
+    /** Bare wet soil loses 1.2 times the reference (FAO-56, chapter 7, where the basal coefficient is 0); full mulch spares six tenths. */
     @Test
     void bare_wet_soil_evaporates_freely() {
         GroundState s = state();
@@ -179,7 +181,7 @@ class ProcessesTest {
         mulched.surface.add(5000, 50, 0.005);
         mulched.et0Mm = 4;
         WaterFlow.pass(mulched, 0);
-        assertThat(mulched.books.evaporationMm).isCloseTo(2.4, within(1e-6));
+        assertThat(mulched.books.evaporationMm).isCloseTo(1.92, within(1e-6));
     }
 
     /** Layers of 10, 20, 30, 60 and 60 cm hold what the profile holds: silt loam 20 % by volume between the limits, by hand. */
@@ -269,5 +271,47 @@ class ProcessesTest {
                 .hasMessageContaining("plant-kind-of.csv")
                 .hasMessageContaining("line 2")
                 .hasMessageContaining("kind");
+    }
+
+    /** A mower leaves a stubble with hardly a leaf; a roller leaves the plant lying, for good; both leave what they do not kill alive. */
+    @Test
+    void what_a_way_of_ending_leaves_alive_is_cut_or_laid() {
+        for (String method : List.of("mow", "roller-crimper", "burndown")) {
+            GroundState s = state("hairy-vetch");
+            s.plantsM2[0] = 60;
+            s.vigour[0] = 1;
+            s.heightFactor[0] = 1;
+            s.mass[0] = 300;
+            s.nitrogen[0] = 10;
+            s.leafArea[0] = 4;
+            s.height[0] = 0.5;
+            Survivors left = Trials.KNOWLEDGE.terminationMethods().get(method).survivors();
+            double before = s.nitrogenIn();
+            new GroundEvent.Terminate(1, "end", List.of(new GroundEvent.Kill(0.5, 0.5, left)), 0).actOn(s);
+            assertThat(s.plantsM2[0]).as(method).isCloseTo(30, within(1e-9));
+            assertThat(s.leafArea[0]).as(method).isCloseTo(2 * left.leaf(), within(1e-9));
+            assertThat(s.mass[0]).as(method).isCloseTo(150 * (1 - left.cut()), within(1e-9));
+            assertThat(s.height[0]).as(method).isCloseTo(0.5 * left.height(), within(1e-9));
+            assertThat(s.nitrogenIn()).as(method).isCloseTo(before, within(1e-9));
+            assertThat(s.heightFactor[0]).as(method).isEqualTo(left.cut() > 0 ? 1 : left.height());
+        }
+    }
+
+    /** Deep seed draws on the moister layer below while the top is dry; seed on top waits. */
+    @Test
+    void seed_that_lies_deeper_comes_up_from_a_dry_top() {
+        double[] clock = new double[3];
+        for (int i = 0; i < 3; i++) {
+            GroundState s = state("winter-pea");
+            s.status[0] = GroundState.IN_SEEDBED;
+            s.depthCm[0] = i * 3;
+            s.waterMm[0] = s.soil.wiltingMm[0];
+            s.waterMm[1] = s.soil.wiltingMm[1] + 0.3 * s.soil.availableMm(1);
+            s.soilC = 12;
+            Emergence.pass(s);
+            clock[i] = s.seedClock[0];
+        }
+        assertThat(clock[0]).isZero();
+        assertThat(clock[1]).isPositive().isLessThan(clock[2]);
     }
 }

@@ -225,7 +225,7 @@ final class Trials {
                 .map(p -> KNOWLEDGE
                         .species()
                         .find(p.id())
-                        .map(s -> new GroundEvent.Kill(m.kills(s, false), m.kills(s, true), m.survivorsGrow()))
+                        .map(s -> new GroundEvent.Kill(m.kills(s, false), m.kills(s, true), m.survivors()))
                         .orElse(GroundEvent.Kill.NONE))
                 .toList();
         return event(new GroundEvent.Terminate(day(date), "end " + date, kills, m.standingShare()));

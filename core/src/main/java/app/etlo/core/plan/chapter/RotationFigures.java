@@ -180,7 +180,7 @@ final class RotationFigures {
                         symbols.toArray(String[]::new))
                 .figure(
                         "grow/leached",
-                        "Nitrogen lost below 1.2 m in a season of drainage: to compare plans, not a promise",
+                        "Nitrogen lost below the roots in a season of drainage: to compare plans, not a promise",
                         Unit.KG_PER_HA,
                         inputs);
         return Optional.of(banded(f, ModelError.widen(around(each, f.middle()), ERROR_OF_LEACHING)));

@@ -13,10 +13,12 @@ import app.etlo.core.knowledge.PlantKind;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.mix.MixForecast;
+import app.etlo.core.mix.SeedDepth;
 import app.etlo.core.mix.SeedRate;
 import app.etlo.core.plan.document.Operation;
 import app.etlo.core.plan.timeline.CoverInTime;
 import app.etlo.core.plan.timeline.Timeline;
+import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.termination.Termination;
 import app.etlo.core.tillage.Pass;
@@ -66,10 +68,11 @@ public final class GroundEvents {
             Optional<Species> species,
             GroundPlant plant,
             double plantsM2,
-            boolean onSurface) {}
+            double depthCm) {}
 
     private final Knowledge knowledge;
     private final LocalDate from;
+    private final Timeline timeline;
     private final List<Standing> standings = new ArrayList<>();
     private final List<GroundPlant> plants = new ArrayList<>();
     private final List<GroundEvent> events = new ArrayList<>();
@@ -78,7 +81,8 @@ public final class GroundEvents {
 
     private final GroundVariation variation;
 
-    private GroundEvents(Knowledge knowledge, LocalDate from, GroundVariation variation) {
+    private GroundEvents(Knowledge knowledge, LocalDate from, Timeline timeline, GroundVariation variation) {
+        this.timeline = timeline;
         this.variation = variation;
         this.knowledge = knowledge;
         this.from = from;
@@ -100,7 +104,7 @@ public final class GroundEvents {
             Map<String, Double> fedKgHa,
             Optional<Trial> trial,
             GroundVariation variation) {
-        GroundEvents g = new GroundEvents(knowledge, from, variation);
+        GroundEvents g = new GroundEvents(knowledge, from, timeline, variation);
         Stream.concat(
                         crops.stream().flatMap(c -> g.crop(c).stream()),
                         Stream.concat(
@@ -188,7 +192,7 @@ public final class GroundEvents {
                         Optional.empty(),
                         GroundPlant.of(crop, knowledge.plantKinds().crop(crop.id())),
                         crop.growing().populationHa() / 1e4 * crop.growing().standTarget(),
-                        false));
+                        depthCm(c.id()).orElse(crop.growing().depthCm())));
     }
 
     /**
@@ -207,24 +211,44 @@ public final class GroundEvents {
 
     private List<Sown> cover(CoverInTime c) {
         return c.sown().stream()
-                .flatMap(d -> sown(c.id(), mix(c), d, c.sowing().method().onSurface()))
+                .flatMap(d -> sown(c.id(), mix(c), d, c.sowing().method().onSurface(), depthCm(c.id())))
                 .toList();
     }
 
     private List<Sown> tried(Trial t) {
-        return sown(t.standId(), t.mix(), t.sown(), t.onSurface()).toList();
+        Optional<Double> depth = t.instead().stream()
+                .map(this::depthCm)
+                .flatMap(Optional::stream)
+                .findFirst();
+        return sown(t.standId(), t.mix(), t.sown(), t.onSurface(), depth).toList();
     }
 
-    /** Plants that come up; a mix's share of the full rate already allows for what its way of sowing loses. */
-    private Stream<Sown> sown(String standId, List<MixForecast.Sown> mix, LocalDate day, boolean onSurface) {
+    /** The depth that is typed of a sowing. */
+    private Optional<Double> depthCm(String standId) {
+        return timeline.sow(standId).flatMap(Operation.Sow::depth).map(d -> d.in(Unit.CENTIMETRE));
+    }
+
+    /**
+     * Plants that come up; a mix's share of the full rate already allows for what its way of sowing loses.
+     *
+     * @param typedCm depth of the sowing; each species lies at its own where none is typed
+     */
+    private Stream<Sown> sown(
+            String standId, List<MixForecast.Sown> mix, LocalDate day, boolean onSurface, Optional<Double> typedCm) {
         return mix.stream()
                 .map(m -> new Sown(
                         standId,
                         day,
                         Optional.of(m.species()),
                         plant(knowledge, m.species()),
-                        SeedRate.EMERGES_PERCENT / 100 * seedsM2(m),
-                        onSurface));
+                        SeedRate.EMERGES_PERCENT
+                                / 100
+                                * seedsM2(m)
+                                * (onSurface
+                                        ? 1
+                                        : typedCm.map(d -> SeedDepth.comesUp(m.species(), d))
+                                                .orElse(1.0)),
+                        onSurface ? 0 : typedCm.orElse(m.species().depthCm())));
     }
 
     private static double seedsM2(MixForecast.Sown m) {
@@ -245,7 +269,7 @@ public final class GroundEvents {
                 s.standId() + "/" + s.plant().id(),
                 index,
                 s.plantsM2() * variation.emergence(),
-                s.onSurface()));
+                s.depthCm()));
     }
 
     private Optional<Standing> standing(String standId) {
@@ -323,7 +347,7 @@ public final class GroundEvents {
                                         .map(x -> new Kill(
                                                 method.get().kills(x, false),
                                                 method.get().kills(x, true),
-                                                method.get().survivorsGrow()))
+                                                method.get().survivors()))
                                         .orElse(Kill.NONE))
                 .toList();
     }

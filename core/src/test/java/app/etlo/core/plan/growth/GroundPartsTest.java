@@ -107,7 +107,7 @@ class GroundPartsTest {
     void what_is_leached_is_told_winter_by_winter() {
         Evaluated e = evaluated(plan());
         List<Input> winters = parts(e, "grow/leached");
-        assertThat(winters).extracting(Input::label).contains("From 1 Oct 2027 to 1 Apr 2028");
+        assertThat(winters).extracting(Input::label).contains("From 1 Oct 2027 to 1 Jul 2028");
         assertThat(winters).allSatisfy(w -> assertThat(middle(w)).isNotNegative());
         assertThat(e.figures().get("grow/leached").middle())
                 .isCloseTo(
