@@ -2083,6 +2083,7 @@ export interface components {
             taken: components["schemas"]["Taken"];
             /** Format: double */
             thousandSeedG: number;
+            transplanted: boolean;
             warm: boolean;
             windows: string[];
             /** Format: int32 */
