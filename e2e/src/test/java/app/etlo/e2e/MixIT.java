@@ -52,7 +52,7 @@ class MixIT extends InBrowser {
     void a_mix_is_proposed_taken_and_put_beside_another() {
         demo();
         page.navigate("/fields/field-kettle-hollow/mix");
-        assertThat(region("Table of candidates")).containsText("Cereal rye");
+        assertThat(region("Table of candidates")).containsText("Winter triticale");
         Locator proposals = region("Proposals");
         proposals
                 .getByLabel("Seed cost at most", new Locator.GetByLabelOptions().setExact(true))
