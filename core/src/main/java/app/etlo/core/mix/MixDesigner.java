@@ -21,6 +21,9 @@ import java.util.stream.Stream;
  */
 public final class MixDesigner {
     private static final int ROUNDS = 6;
+    /** The same for a point of the line of cost against aims, of which there are many. */
+    private static final int ROUNDS_OF_A_POINT = 3;
+
     /** An aim that was missed is asked for by at most so much more in the next round. */
     private static final double MOST_MORE = 1.5;
 
@@ -162,7 +165,7 @@ public final class MixDesigner {
         Map<String, Double> mix = Map.of();
         Optional<Proposal> best = Optional.empty();
         MixWishes searched = wishes;
-        for (int round = 1; round <= ROUNDS; round++) {
+        for (int round = 1; round <= (explain ? ROUNDS : ROUNDS_OF_A_POINT); round++) {
             MixProgram program = program(mix, searched);
             Optional<Solution> found = solver.solve(program);
             if (found.isEmpty()) {
