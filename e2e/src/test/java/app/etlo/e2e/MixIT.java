@@ -70,7 +70,7 @@ class MixIT extends InBrowser {
         button("Cost against aims").click();
         assertThat(proposals.getByRole(
                         AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("species, .* %$"))))
-                .hasCount(10, new LocatorAssertions.HasCountOptions().setTimeout(180_000));
+                .hasCount(10, new LocatorAssertions.HasCountOptions().setTimeout(60_000));
         accessible("mix with proposals");
         button("make it the own").click();
         saved();

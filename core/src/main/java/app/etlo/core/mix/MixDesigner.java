@@ -8,10 +8,12 @@ import app.etlo.core.mix.MixSolver.Solution;
 import app.etlo.core.weather.Percentiles;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 
@@ -29,6 +31,9 @@ public final class MixDesigner {
 
     /** Costs that are tried where the search itself misses an amount. */
     private static final int FALLBACK_POINTS = 10;
+
+    /** Shares of the cost of the mix found at which a better one is looked for. */
+    private static final List<Double> CHEAPER = List.of(0.9, 0.75, 0.5);
 
     private static final double SETTLED = 0.02;
     /** A species is not worth a drill box under this share of its full rate. */
@@ -111,7 +116,7 @@ public final class MixDesigner {
      * @param score what it is worth: what it delivers of each aim over the most one candidate does alone, by {@link AimUtility} and the
      *     aims' weights
      * @param aims what it delivers with competition, by aim
-     * @param binding wishes that hold it back, and what loosening each would buy
+     * @param solved the programme it solves; empty for the adviser's own mix
      * @param missed aims that the mix misses once competition is computed, though the linear programme met them
      */
     public record Proposal(
@@ -119,10 +124,26 @@ public final class MixDesigner {
             double cost,
             double score,
             Map<String, Double> aims,
-            List<Binding> binding,
+            Optional<Solved> solved,
             List<String> missed,
             int rounds,
-            boolean proved) {}
+            boolean proved) {
+        /** The same where the ceiling of cost was the search's own, and holds nothing back. */
+        Proposal atAnyCost() {
+            return new Proposal(shares, cost, score, aims, solved.map(Solved::atAnyCost), missed, rounds, proved);
+        }
+    }
+
+    /** A programme and the columns that solve it. */
+    public record Solved(MixProgram program, Solution solution) {
+        Solved atAnyCost() {
+            List<Row> rows = program.rows().stream()
+                    .filter(r ->
+                            r.wish().filter(w -> w.id().equals(MixProgram.COST)).isEmpty())
+                    .toList();
+            return new Solved(program.with(rows), solution);
+        }
+    }
 
     /**
      * @param score more of it when the wish is a step looser
@@ -133,11 +154,19 @@ public final class MixDesigner {
 
     /** The best mix within the wishes; empty when nothing fits. */
     public Optional<Proposal> propose(MixWishes wishes) {
-        return propose(wishes, true);
+        Optional<Proposal> found = propose(wishes, ROUNDS);
+        if (found.isEmpty() || wishes.cheapest()) {
+            return found;
+        }
+        // where competition is not linear, less money may serve better
+        Stream<Proposal> cheaper = CHEAPER.stream()
+                .flatMap(of -> propose(wishes.costing(of * found.get().cost()), ROUNDS_OF_A_POINT).stream())
+                .map(Proposal::atAnyCost);
+        return Stream.concat(found.stream(), cheaper).reduce((a, b) -> better(b, a, wishes) ? b : a);
     }
 
-    private Optional<Proposal> propose(MixWishes wishes, boolean explain) {
-        Optional<Proposal> found = search(wishes, explain);
+    private Optional<Proposal> propose(MixWishes wishes, int rounds) {
+        Optional<Proposal> found = search(wishes, rounds);
         boolean missed = found.filter(p -> p.missed().isEmpty()).isEmpty();
         if (!missed || wishes.aims().isEmpty()) {
             return found;
@@ -161,28 +190,40 @@ public final class MixDesigner {
                 .toList();
     }
 
-    private Optional<Proposal> search(MixWishes wishes, boolean explain) {
+    private Optional<Proposal> search(MixWishes wishes, int rounds) {
         Map<String, Double> mix = Map.of();
         Optional<Proposal> best = Optional.empty();
         MixWishes searched = wishes;
-        for (int round = 1; round <= (explain ? ROUNDS : ROUNDS_OF_A_POINT); round++) {
+        Set<Map<String, Double>> seen = new HashSet<>();
+        for (int round = 1; round <= rounds; round++) {
             MixProgram program = program(mix, searched);
             Optional<Solution> found = solver.solve(program);
             if (found.isEmpty()) {
                 break;
             }
             Map<String, Double> shares = shares(program, found.get());
-            Proposal p = proposal(program, found.get(), shares, wishes, round, explain);
+            Proposal p = proposal(program, found.get(), shares, wishes, round);
             if (best.isEmpty() || better(p, best.get(), wishes)) {
                 best = Optional.of(p);
             }
-            if (settled(mix, shares) && p.missed().isEmpty()) {
+            boolean settled = settled(mix, shares) || !seen.add(shares);
+            if (settled && p.missed().isEmpty()) {
                 break;
             }
             searched = searched.reaching(higher(searched, wishes, p));
-            mix = shares;
+            mix = best.get().shares().equals(shares)
+                    ? shares
+                    : halfway(best.get().shares(), shares);
         }
         return best;
+    }
+
+    /** Between two mixes: around it the programme is true of both, where from one to the other and back it would not settle. */
+    private static Map<String, Double> halfway(Map<String, Double> a, Map<String, Double> b) {
+        Map<String, Double> half = new LinkedHashMap<>();
+        a.forEach((s, share) -> half.merge(s, share / 2, Double::sum));
+        b.forEach((s, share) -> half.merge(s, share / 2, Double::sum));
+        return half;
     }
 
     /** What was missed once grown is asked for by as much more. */
@@ -221,8 +262,8 @@ public final class MixDesigner {
      */
     public List<Proposal> frontier(MixWishes wishes, int points, Consumer<Proposal> onFound) {
         List<Proposal> found = new ArrayList<>();
-        Optional<Proposal> least = propose(wishes.aimingAt(true), false);
-        Optional<Proposal> most = propose(wishes.aimingAt(false).atAnyCost(), false);
+        Optional<Proposal> least = propose(wishes.aimingAt(true), ROUNDS_OF_A_POINT);
+        Optional<Proposal> most = propose(wishes.aimingAt(false).atAnyCost(), ROUNDS_OF_A_POINT);
         if (least.isEmpty() || most.isEmpty()) {
             return found;
         }
@@ -230,7 +271,7 @@ public final class MixDesigner {
         double to = Math.max(from, most.get().cost());
         for (int i = 0; i < points && !Thread.currentThread().isInterrupted(); i++) {
             double cap = from + (to - from) * i / (points - 1) + 1e-6;
-            Optional<Proposal> best = propose(wishes.aimingAt(false).costing(cap), false);
+            Optional<Proposal> best = propose(wishes.aimingAt(false).costing(cap), ROUNDS_OF_A_POINT);
             // what served better for less money serves here too: competition is not linear
             Optional<Proposal> before = found.isEmpty() ? least : Optional.of(found.get(found.size() - 1));
             Stream.concat(before.stream(), best.stream())
@@ -250,7 +291,7 @@ public final class MixDesigner {
                 .mapToDouble(i -> i.cost() * shares.getOrDefault(i.species(), 0.0))
                 .sum();
         Map<String, Double> aims = aims(shares);
-        return new Proposal(shares, cost, score(aims), aims, List.of(), List.of(), 0, false);
+        return new Proposal(shares, cost, score(aims), aims, Optional.empty(), List.of(), 0, false);
     }
 
     private MixProgram program(Map<String, Double> mix, MixWishes wishes) {
@@ -262,7 +303,11 @@ public final class MixDesigner {
                 .filter(c -> middle(c.growth().grownKgHa()) > 0)
                 .map(c -> grown.of(c.species())
                         .filter(i -> mix.get(c.species().id()) > 0)
-                        .map(i -> item(c, grown, i, 1 / mix.get(c.species().id())))
+                        .map(i -> item(
+                                c,
+                                grown,
+                                i,
+                                wholeShare(c, grown, i, mix.get(c.species().id()))))
                         .orElseGet(() -> item(c, c.growth(), 0, seed.stand(c.species()) * perShare(c.species(), mix))))
                 .toList();
         return MixProgram.of(items, weights, scale, wishes);
@@ -299,6 +344,13 @@ public final class MixDesigner {
                 s.maxShare() < 1 ? LEAST_BRASSICA_SHARE : LEAST_SHARE,
                 s.maxShare(),
                 seed.lot(s).stockKgHa() / had);
+    }
+
+    /** From what a share of a species grows to in a mix to a whole share of it: no more than a whole share alone. */
+    private double wholeShare(Candidate c, SeasonGrowth grown, int of, double share) {
+        double alone = middle(c.growth().grownKgHa()) * Math.max(1, seed.stand(c.species()));
+        return Math.min(
+                1 / share, alone / Math.max(1e-9, middle(grown.species().get(of).grownKgHa())));
     }
 
     /** A first guess of how much of what it yields alone one whole share of a species yields beside a mix. */
@@ -366,12 +418,23 @@ public final class MixDesigner {
                 .sum();
     }
 
-    private Proposal proposal(
-            MixProgram program, Solution s, Map<String, Double> shares, MixWishes wishes, int round, boolean explain) {
+    private Proposal proposal(MixProgram program, Solution s, Map<String, Double> shares, MixWishes wishes, int round) {
         Map<String, Double> aims = aims(shares);
         List<String> missed = missed(aims, wishes);
-        List<Binding> binding = explain ? binding(program, s, aims) : List.of();
-        return new Proposal(shares, program.cost(s.columns()), score(aims), aims, binding, missed, round, s.proved());
+        return new Proposal(
+                shares,
+                program.cost(s.columns()),
+                score(aims),
+                aims,
+                Optional.of(new Solved(program, s)),
+                missed,
+                round,
+                s.proved());
+    }
+
+    /** Wishes that hold a proposal back, and what loosening each would buy; each is a search of its own. */
+    public List<Binding> binding(Proposal p) {
+        return p.solved().map(s -> binding(s.program(), s.solution(), p.aims())).orElse(List.of());
     }
 
     private List<Binding> binding(MixProgram program, Solution s, Map<String, Double> aims) {

@@ -19,6 +19,8 @@ import java.util.function.ToDoubleFunction;
  * @param rows those with a name are wishes and may be loosened or dropped; the others tie the columns together
  */
 public record MixProgram(List<MixItem> items, double[] goal, double[] upper, boolean[] whole, List<Row> rows) {
+    /** Id of the wish for a ceiling of cost. */
+    static final String COST = "cost";
     /** Cost breaks ties between mixes that serve alike. */
     private static final double TIE_PER_COST = 1e-6;
     /** More than this over the most of one species alone no mix delivers. */
@@ -205,7 +207,7 @@ public record MixProgram(List<MixItem> items, double[] goal, double[] upper, boo
             wish("seeds", "live seeds per m2", w.seedsM2(), shares(MixItem::seedsM2), 50);
             w.cost()
                     .ifPresent(most ->
-                            wish("cost", "seed cost per ha", Bounds.atMost(most), costs(), Math.max(1, 0.1 * most)));
+                            wish(COST, "seed cost per ha", Bounds.atMost(most), costs(), Math.max(1, 0.1 * most)));
             w.aims()
                     .forEach((aim, least) -> wish(
                             "aim/" + aim,

@@ -4,6 +4,7 @@ import app.etlo.core.advice.Weight;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.Candidate;
 import app.etlo.core.mix.MixDesigner;
+import app.etlo.core.mix.MixDesigner.Binding;
 import app.etlo.core.mix.MixDesigner.Proposal;
 import app.etlo.core.mix.MixWishes;
 import app.etlo.core.mix.OtherEnds;
@@ -86,7 +87,7 @@ public final class MixProposals {
         MixWishes read = wishes.read(e.knowledge());
         Unstopped found = unstopped(read, this::underCeiling);
         return new Proposed(
-                found.mix().map(p -> view(p, read.stockFirst())),
+                found.mix().map(p -> view(p, designer.binding(p), read.stockFirst())),
                 found.mix().isPresent() ? List.of() : conflict(read, found.leftOut()),
                 words.leftAlive(
                         OtherEnds.of(
@@ -214,7 +215,7 @@ public final class MixProposals {
         MixWishes read = wishes.read(e.knowledge());
         // the stops of the best mix hold for every point of the line
         MixWishes free = read.leavingOut(unstoppedSpecies(read));
-        designer.frontier(free, POINTS, p -> found.accept(view(p, read.stockFirst())));
+        designer.frontier(free, POINTS, p -> found.accept(view(p, List.of(), read.stockFirst())));
     }
 
     /** The cover's own mix, measured as the proposals are; empty while it has no rate. */
@@ -232,6 +233,7 @@ public final class MixProposals {
                 ? Optional.empty()
                 : Optional.of(words.view(
                         designer.own(shares),
+                        List.of(),
                         e.cover(coverId)
                                 .mix()
                                 .blend()
@@ -240,7 +242,7 @@ public final class MixProposals {
                                 .orElseGet(() -> cost.perHa(shares, false))));
     }
 
-    private MixView view(Proposal p, boolean fromStock) {
-        return words.view(p, cost.perHa(p.shares(), fromStock));
+    private MixView view(Proposal p, List<Binding> binding, boolean fromStock) {
+        return words.view(p, binding, cost.perHa(p.shares(), fromStock));
     }
 }

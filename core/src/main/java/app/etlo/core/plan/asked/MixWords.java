@@ -35,9 +35,10 @@ final class MixWords {
     }
 
     /**
+     * @param binding wishes that hold it back, where they were asked for
      * @param perHa what is bought costs, in the farm's currency
      */
-    MixView view(Proposal p, double perHa) {
+    MixView view(Proposal p, List<Binding> binding, double perHa) {
         Unit money = units.shown(Unit.MONEY_PER_HA);
         return new MixView(
                 p.shares().entrySet().stream()
@@ -62,7 +63,7 @@ final class MixWords {
                 p.aims().entrySet().stream()
                         .map(a -> amount(a.getKey(), a.getValue()))
                         .toList(),
-                p.binding().stream()
+                binding.stream()
                         .map(b -> new MixView.BindingView(words(b.wish()), buys(b)))
                         .toList(),
                 p.missed().stream().map(a -> e.knowledge().aims().get(a).name()).toList(),
