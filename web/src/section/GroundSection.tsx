@@ -8,6 +8,7 @@ import type { SectionHand } from './hand';
 import { HoverLine, type HoverHandle } from './HoverLine';
 import { Patterns, Word } from './ink';
 import { inWords } from './inWords';
+import { captionAt } from './labels';
 import { Frosts, Ground, Names, Stands, Surface, TimeAxis } from './layers';
 import { Pins } from './Pins';
 import { useZoom } from './useZoom';
@@ -34,8 +35,8 @@ interface Props {
   hand: SectionHand;
 }
 
-/** px that the words on what is drawn take at most. */
-const MEANING_PX = 560;
+/** px of a letter of the words on what is drawn, about. */
+const CAPTION_PX = 5.6;
 const WINDOW_MARGIN_DAYS = 25;
 /** px a stand is pressed and moved before it is carried. */
 const CARRY_SLACK = 5;
@@ -164,13 +165,13 @@ export function GroundSection(p: Props) {
     },
   };
   const full = p.fold === 'full';
-  const wide = p.width > 900;
   const empty = section.stands.length === 0;
   const meaning = section.ground
     ? 'simulated, middle of the weather years; dotted: 8 years in 10; blue: water in the soil'
     : 'outlines of typical height, not a forecast';
-  // the day's own label would lie upon it
-  const crowded = d.todayX !== undefined && d.todayX > d.scale.x1 - MEANING_PX;
+  const moves = zoom.view ? '; 0 shows the whole rotation' : '; wheel or + to zoom';
+  const said = p.still ? meaning : `${meaning}${moves}`;
+  const caption = captionAt(said.length * CAPTION_PX, d.scale.x0, d.scale.x1, d.todayX);
   const id = 'section';
   return (
     <svg
@@ -265,21 +266,15 @@ export function GroundSection(p: Props) {
         )}
         {!empty && full && (
           <Word
-            x={crowded ? d.scale.x0 : d.scale.x1}
+            x={caption.side === 'left' ? d.scale.x0 : d.scale.x1}
             y={12}
             text
             italic
             size={12.5}
             fill="var(--ink2)"
-            anchor={crowded ? 'start' : 'end'}
+            anchor={caption.side === 'left' ? 'start' : 'end'}
           >
-            {wide && !p.still
-              ? `${meaning}${zoom.view ? '; 0 shows the whole rotation' : '; wheel or + to zoom'}`
-              : wide
-                ? meaning
-                : section.ground
-                  ? 'simulated'
-                  : 'typical heights'}
+            {!caption.short ? said : section.ground ? 'simulated' : 'typical heights'}
           </Word>
         )}
       </g>

@@ -3,7 +3,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { DisplayList } from './displayList';
 import type { SectionHand } from './hand';
 import { Word } from './ink';
-import { covered, type Pin } from './pins';
+import { covered, markerRow, type Pin } from './pins';
 import { addDays, dateOf, dayNumber, spokenDate } from '../ui/days';
 
 const RAIL = 24;
@@ -95,7 +95,7 @@ export function Pins({
         const red = inHand(pin);
         const ink = red ? 'var(--hand)' : 'var(--ink)';
         const solid = pin.done || pin.kind === 'end';
-        const y = d.bottom + RAIL + Math.max(0, pin.row) * ROW;
+        const y = d.bottom + RAIL + markerRow(pin, red) * ROW;
         const h = held === pin.key ? 66 : full ? 14 : 8;
         return (
           <g

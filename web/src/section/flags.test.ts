@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest';
 
 import { flagsOf, twoLines } from './flags';
 import type { Note } from './model';
-import { covered, pinsOf } from './pins';
+import { captionAt } from './labels';
+import { covered, markerRow, pinsOf } from './pins';
 import { addDays, spokenDate } from '../ui/days';
 import { months, timeScale } from './scale';
 
@@ -134,5 +135,21 @@ describe('time', () => {
     expect(addDays('2027-12-31', 1)).toBe('2028-01-01');
     expect(spokenDate('2027-05-04')).toBe('4 May 2027');
     expect(spokenDate('2027-05-04', false)).toBe('4 May');
+  });
+});
+
+describe('words over the section', () => {
+  test('the marker of a pin without room for its words stands above those of others', () => {
+    expect(markerRow({ row: -1 }, false)).toBe(-1);
+    expect(markerRow({ row: -1 }, true)).toBe(0);
+    expect(markerRow({ row: 1 }, false)).toBe(1);
+  });
+
+  test('what is drawn is said where today is not, else cut short', () => {
+    expect(captionAt(500, 50, 1250, 300)).toEqual({ side: 'right', short: false });
+    expect(captionAt(500, 50, 1250, 900)).toEqual({ side: 'left', short: false });
+    // the width of paper, with today in its middle
+    expect(captionAt(500, 50, 950, 500)).toEqual({ side: 'left', short: true });
+    expect(captionAt(500, 50, 400, undefined)).toEqual({ side: 'right', short: true });
   });
 });

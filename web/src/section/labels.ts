@@ -43,3 +43,26 @@ export function spread(labels: Label[], highest: number): Label[] {
   }
   return placed;
 }
+
+/** px that half of the words of today take, and what stands between them and others. */
+const TODAY_PX = 68;
+
+/**
+ * Where the words on what is drawn stand in the line of today's: at the right, else at the left, else cut short on the
+ * side with more room.
+ *
+ * @param px that they take at most
+ */
+export function captionAt(
+  px: number,
+  x0: number,
+  x1: number,
+  todayX: number | undefined,
+): { side: 'left' | 'right'; short: boolean } {
+  if (todayX === undefined) return { side: 'right', short: x1 - x0 < px };
+  const right = x1 - todayX - TODAY_PX;
+  const left = todayX - TODAY_PX - x0;
+  if (right >= px) return { side: 'right', short: false };
+  if (left >= px) return { side: 'left', short: false };
+  return { side: right > left ? 'right' : 'left', short: true };
+}

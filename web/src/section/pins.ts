@@ -38,6 +38,10 @@ export function covered(pins: Pin[], inHand: (p: Pin) => boolean): Set<string> {
   return new Set(under.filter((p) => !inHand(p)).map((p) => p.key));
 }
 
+/** The row of a pin's marker: one without room for its words stands above those of others, until it is in hand. */
+export const markerRow = (p: Pick<Pin, 'row'>, inHand: boolean) =>
+  p.row < 0 && inHand ? 0 : p.row;
+
 /** Pins in time with their words in as many rows as there are; a word without room is left out. */
 export function pinsOf(
   pins: Section['pins'],

@@ -2,7 +2,7 @@ import { Select, type Choice } from './Select';
 import { useId, useState, type ReactNode } from 'react';
 
 import type { Problem, Quantity, UnitSymbol } from '../api/client';
-import { readNumber, useDecimalSign } from './numbers';
+import { readNumber, unitText, useDecimalSign } from './numbers';
 
 const written = (v: number | undefined) => (v === undefined ? '' : String(v));
 
@@ -134,7 +134,7 @@ export function QuantityField({ value, units, onChange, currency, ...rest }: Qua
   const [unit, setUnit] = useState<UnitSymbol>(value?.unit ?? units[0]!);
   const shown = value?.unit ?? unit;
   const choices = units.includes(shown) ? units : [shown, ...units];
-  const name = (u: string) => u.replace('¤', currency ?? '');
+  const name = (u: string) => unitText(u, currency);
   return (
     <NumberField
       {...rest}

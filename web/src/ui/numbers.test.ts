@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 
-import { readNumber } from './numbers';
+import { readNumber, unitText } from './numbers';
 
 describe('numbers as people write them', () => {
   test.each([
@@ -39,4 +39,9 @@ describe('numbers as people write them', () => {
     expect(readNumber('1.500', 'point')).toEqual({ kind: 'number', value: 1.5 });
     expect(readNumber('-16,000', 'point')).toEqual({ kind: 'number', value: -16000 });
   });
+});
+
+test('units are written with their powers', () => {
+  expect(unitText('/ft2')).toBe('/ft²');
+  expect(unitText('¤/ac', 'USD')).toBe('USD/ac');
 });

@@ -60,3 +60,7 @@ export function readNumber(text: string, sign?: DecimalSign): NumberRead {
   }
   return number(decimal);
 }
+
+/** A unit of the documents as people read it. */
+export const unitText = (symbol: string, currency = '') =>
+  symbol.replace('¤', currency).replace(/(m|ft)2$/, '$1²');

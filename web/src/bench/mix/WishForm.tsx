@@ -150,7 +150,7 @@ export function WishForm({
       <Span
         label="Live seeds"
         max={us ? 465 : 5000}
-        suffix={us ? '/ft2' : '/m2'}
+        suffix={us ? '/ft²' : '/m²'}
         value={scaled(wishes.seedsM2, us ? M2_PER_FT2 : 1)}
         onChange={(v) => set({ seedsM2: scaled(v, us ? 1 / M2_PER_FT2 : 1) })}
       />

@@ -165,10 +165,10 @@ class ViewsIT extends InBrowser {
         assertThat(page.locator("main")).containsText("kg/ha");
         double kgHa = shown("Seed of the mix");
         button("lb/ac").click();
-        assertThat(page.locator("main")).containsText("/ft2");
+        assertThat(page.locator("main")).containsText("/ft²");
         assertThat(figure("Seed of the mix")).hasAttribute("aria-label", Pattern.compile("lb/ac"));
         assertEquals(kgHa / 1.12085, shown("Seed of the mix"), 1);
         button("kg/ha").click();
-        assertThat(page.locator("main")).containsText("/m2");
+        assertThat(page.locator("main")).containsText("/m²");
     }
 }

@@ -43,12 +43,12 @@ final class NumberDoubtful extends Judgement {
                 Optional.empty(),
                 t.label() + ": " + written(t.typed()) + " is doubtful." + asked,
                 List.of(t.label() + " " + t.typed().value() + " "
-                        + t.typed().unit().symbol()),
+                        + t.typed().unit().written()),
                 "a number from " + Shown.text(t.span().low(), t.span().unit()) + " to "
                         + written(new Quantity(t.span().high(), t.span().unit())));
     }
 
     private static String written(Quantity q) {
-        return (Shown.text(q.value(), q.unit()) + " " + q.unit().symbol()).strip();
+        return (Shown.text(q.value(), q.unit()) + " " + q.unit().written()).strip();
     }
 }

@@ -167,7 +167,7 @@ public record Situation(
     /** A value in the farm's own units, with its unit. */
     public String say(double value, Unit unit) {
         Unit shown = units.shown(unit);
-        return Shown.text(unit.to(shown, value), shown) + " " + shown.symbol();
+        return Shown.text(unit.to(shown, value), shown) + " " + shown.written();
     }
 
     /** A round number of the library in the farm's own units, to two digits, so that it does not look exact in the other ones. */
@@ -177,6 +177,6 @@ public record Situation(
         int decimals = v == 0 ? 0 : Math.max(0, 1 - (int) Math.floor(Math.log10(Math.abs(v))));
         double step = v == 0 ? 1 : Math.pow(10, Math.floor(Math.log10(Math.abs(v))) - 1);
         double round = Math.round(v / step) * step;
-        return Shown.plain(round, round == Math.rint(round) ? 0 : decimals) + " " + shown.symbol();
+        return Shown.plain(round, round == Math.rint(round) ? 0 : decimals) + " " + shown.written();
     }
 }

@@ -28,8 +28,8 @@ public record PlausibleSpan(double low, double high, Unit unit) {
         for (Unit other : Unit.values()) {
             if (other != typed.unit()
                     && other.dimension() == typed.unit().dimension()
-                    && !other.symbol().isEmpty()) {
-                add(found, new Quantity(typed.value(), other), "typed in " + other.symbol());
+                    && !other.written().isEmpty()) {
+                add(found, new Quantity(typed.value(), other), "typed in " + other.written());
             }
         }
         if (typed.unit() == Unit.PERCENT) {

@@ -48,7 +48,7 @@ public final class Said {
     private static String written(String one, String other, Unit unit, UnitSystem units, String currency) {
         Unit shown = units.shown(unit);
         String span = other == null ? "" : " to " + number(other, unit, shown);
-        return (number(one, unit, shown) + span + " " + shown.symbol().replace("\u00a4", currency)).strip();
+        return (number(one, unit, shown) + span + " " + shown.written().replace("\u00a4", currency)).strip();
     }
 
     /** As many figures as the number was written with, two at least: a rule of 2 cm is one of 0.79 in. */

@@ -126,10 +126,15 @@ public enum Unit {
         this.zero = zero;
     }
 
-    /** The symbol as written in documents and on the screen, e.g. {@code lb/ac}. */
+    /** The symbol as it stands in documents, e.g. {@code lb/ac} or {@code /ft2}. */
     @JsonValue
     public String symbol() {
         return symbol;
+    }
+
+    /** The same as people read it: {@code /ft²}. */
+    public String written() {
+        return symbol.replace("m2", "m²").replace("ft2", "ft²");
     }
 
     public Dimension dimension() {
@@ -153,8 +158,9 @@ public enum Unit {
         return other == this ? value : (value - zero) * factor / other.factor + other.zero;
     }
 
+    /** The unit of this symbol, as in documents or as people write it. */
     public static Optional<Unit> find(String symbol) {
-        return Optional.ofNullable(BY_SYMBOL.get(symbol));
+        return Optional.ofNullable(BY_SYMBOL.get(symbol.replace('²', '2')));
     }
 
     /**

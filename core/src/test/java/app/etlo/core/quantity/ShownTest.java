@@ -35,6 +35,14 @@ class ShownTest {
     }
 
     @Test
+    void units_are_read_and_written_with_their_powers() {
+        assertThat(Unit.PER_FT2.written()).isEqualTo("/ft²");
+        assertThat(Unit.G_PER_M2.written()).isEqualTo("g/m²");
+        assertThat(Unit.of("/m²")).isEqualTo(Unit.PER_M2).isEqualTo(Unit.of("/m2"));
+        assertThat(Unit.PER_M2.symbol()).isEqualTo("/m2");
+    }
+
+    @Test
     void a_percent_that_is_not_known_to_a_point_carries_no_tenths() {
         assertThat(Shown.text(91.63, Unit.PERCENT, 5.2)).isEqualTo("92");
         assertThat(Shown.text(91.63, Unit.PERCENT, 0)).isEqualTo("91.6");

@@ -123,7 +123,7 @@ class CalibrationController {
                 k.id(),
                 k.test(),
                 Shown.text(own.to(shown, k.delivered()), shown),
-                shown.symbol(),
+                shown.written(),
                 r.author(),
                 r.caughtAt());
     }
@@ -208,7 +208,7 @@ class CalibrationController {
         return new CatchResult(
                 r.delivered().in(shown),
                 Shown.text(r.delivered().in(shown), shown),
-                shown.symbol(),
+                shown.written(),
                 r.changePercent(),
                 r.nextSetting(),
                 say(kind, r, measured),
@@ -223,7 +223,7 @@ class CalibrationController {
         return new StepView(
                 i.symbol() + ", " + i.label(),
                 Shown.text(i.value().middle(), i.unit()),
-                i.unit().symbol());
+                i.unit().written());
     }
 
     private static String say(Kind kind, Calibration.Result r, Map<String, Quantity> measured) {
@@ -237,7 +237,7 @@ class CalibrationController {
                 .map(u -> u.to(typed, r.wantedCatch().orElseThrow()))
                 .orElseGet(() -> r.wantedCatch().orElseThrow());
         String wanted = " Wanted: " + Shown.significant(catchWanted) + " "
-                + unit(first).map(u -> typed.symbol()).orElse(first.name().toLowerCase(java.util.Locale.ROOT))
+                + unit(first).map(u -> typed.written()).orElse(first.name().toLowerCase(java.util.Locale.ROOT))
                 + " in this test.";
         String next = r.nextSetting()
                 .map(s -> " Try setting " + Math.round(s * 10) / 10.0 + " and catch again.")
@@ -270,7 +270,7 @@ class CalibrationController {
                 problems.add(new Problem(at, m.name().toLowerCase(java.util.Locale.ROOT) + " is missing"));
             } else if (typed.unit().isPresent()
                     && typed.unit().get().dimension() != m.unit().dimension()) {
-                problems.add(new Problem(at, "in " + m.unit().symbol() + " or a unit like it"));
+                problems.add(new Problem(at, "in " + m.unit().written() + " or a unit like it"));
             } else {
                 double v =
                         unit(m).isEmpty() ? typed.value() : quantity(typed, m).in(m.unit());
@@ -278,14 +278,14 @@ class CalibrationController {
                     problems.add(new Problem(
                             at,
                             "from " + Shown.significant(m.low()) + " to " + Shown.significant(m.high()) + " "
-                                    + m.unit().symbol() + "; is the unit right?"));
+                                    + m.unit().written() + "; is the unit right?"));
                 }
             }
         }
         test.target()
                 .filter(q -> q.unit().dimension() != kind.get().delivers().dimension() || !(q.value() > 0))
                 .ifPresent(q -> problems.add(new Problem(
-                        "/target", "above zero, in " + kind.get().delivers().symbol() + " or a unit like it")));
+                        "/target", "above zero, in " + kind.get().delivers().written() + " or a unit like it")));
         test.setting()
                 .filter(s -> !(s >= 0 && s <= 100_000))
                 .ifPresent(s -> problems.add(new Problem("/setting", "not below zero")));

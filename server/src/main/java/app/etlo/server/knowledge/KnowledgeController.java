@@ -87,7 +87,7 @@ class KnowledgeController {
                                 c.group(),
                                 c.testWeightLbBu().isPresent(),
                                 c.need().isPresent(),
-                                c.need().map(n -> n.unit().symbol()).orElse("kg/t"),
+                                c.need().map(n -> n.unit().written()).orElse("kg/t"),
                                 c.heightM(),
                                 c.rootDepthM(),
                                 c.testWeightLbBu(),

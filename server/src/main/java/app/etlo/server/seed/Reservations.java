@@ -62,7 +62,7 @@ public class Reservations {
     /** A mass in the unit in which the stock of its lot was typed. */
     private static String written(double kilograms, LotEntry lot) {
         Unit unit = lot.stock().map(Quantity::unit).orElse(Unit.KILOGRAM);
-        return Shown.text(Unit.KILOGRAM.to(unit, kilograms), unit) + " " + unit.symbol();
+        return Shown.text(Unit.KILOGRAM.to(unit, kilograms), unit) + " " + unit.written();
     }
 
     /**

@@ -72,7 +72,7 @@ public final class Candidates {
                                 a,
                                 e.knowledge().aims().get(a).name(),
                                 AimDelivery.label(a),
-                                e.units().shown(AimDelivery.unit(a)).symbol(),
+                                e.units().shown(AimDelivery.unit(a)).written(),
                                 weights.get(a)))
                         .toList(),
                 judged(e, coverId, bench).stream()

@@ -125,7 +125,7 @@ public final class GroundDays {
 
     private void column(String name, Unit unit, IntFunction<Double> cell) {
         Unit as = units.shown(unit);
-        columns.add(new DayColumn(name, as == Unit.FRACTION ? "" : as.symbol()));
+        columns.add(new DayColumn(name, as == Unit.FRACTION ? "" : as.written()));
         computed.add(unit);
         shown.add(as);
         cells.add(cell);

@@ -57,7 +57,7 @@ final class MixWords {
                         .toList(),
                 Unit.MONEY_PER_HA.to(money, perHa),
                 Shown.text(Unit.MONEY_PER_HA.to(money, perHa), money),
-                money.symbol().replace("¤", e.context().farm().currency()),
+                money.written().replace("¤", e.context().farm().currency()),
                 costNote(p),
                 p.score(),
                 p.aims().entrySet().stream()
@@ -101,7 +101,7 @@ final class MixWords {
         Unit unit = AimDelivery.unit(aim);
         Unit shown = units.shown(unit);
         double v = unit.to(shown, value);
-        return new MixView.AmountView(aim, v, Shown.text(v, shown), shown.symbol());
+        return new MixView.AmountView(aim, v, Shown.text(v, shown), shown.written());
     }
 
     String words(Wish w) {
@@ -150,7 +150,7 @@ final class MixWords {
     String say(double value, Unit unit) {
         Unit shown = units.shown(unit);
         return Shown.text(unit.to(shown, value), shown) + " "
-                + shown.symbol().replace("¤", e.context().farm().currency());
+                + shown.written().replace("¤", e.context().farm().currency());
     }
 
     private static String plain(double v) {

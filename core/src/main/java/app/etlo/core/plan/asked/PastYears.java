@@ -83,12 +83,12 @@ public final class PastYears {
 
     private String millimetres(double mm, int year) {
         Unit shown = units.shown(Unit.MILLIMETRE);
-        return Shown.text(Unit.MILLIMETRE.to(shown, mm), shown) + " " + shown.symbol();
+        return Shown.text(Unit.MILLIMETRE.to(shown, mm), shown) + " " + shown.written();
     }
 
     private String celsius(double c, int year) {
         Unit shown = units.shown(Unit.CELSIUS);
-        return Shown.text(Unit.CELSIUS.to(shown, c), shown) + " " + shown.symbol();
+        return Shown.text(Unit.CELSIUS.to(shown, c), shown) + " " + shown.written();
     }
 
     private String dayAfterMidsummer(double days, int year) {

@@ -55,11 +55,11 @@ public final class Sky {
         }
         return new SkyView(
                 lately,
-                soilC.map(c -> temperature(c) + " " + warmth.symbol()).orElse("not known"),
-                rain(month) + " " + depth.symbol(),
+                soilC.map(c -> temperature(c) + " " + warmth.written()).orElse("not known"),
+                rain(month) + " " + depth.written(),
                 forecast,
-                warmth.symbol(),
-                depth.symbol());
+                warmth.written(),
+                depth.written());
     }
 
     private SkyDay of(LocalDate on, double lowC, double highC, double mm) {
@@ -68,8 +68,8 @@ public final class Sky {
                 Unit.CELSIUS.to(warmth, lowC),
                 Unit.CELSIUS.to(warmth, highC),
                 Unit.MILLIMETRE.to(depth, mm),
-                temperature(lowC) + " to " + temperature(highC) + " " + warmth.symbol()
-                        + (mm < 0.1 ? ", dry" : ", " + rain(mm) + " " + depth.symbol()));
+                temperature(lowC) + " to " + temperature(highC) + " " + warmth.written()
+                        + (mm < 0.1 ? ", dry" : ", " + rain(mm) + " " + depth.written()));
     }
 
     private String temperature(double c) {

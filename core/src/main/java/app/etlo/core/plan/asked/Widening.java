@@ -379,7 +379,7 @@ public final class Widening {
                 PlanEdit.dated(plan, "sow", cover.get().entry().id(), harvest),
                 harvest,
                 "a drill, a tractor and a driver for " + Shown.text(Unit.HECTARE.to(shown, ha), shown) + " "
-                        + shown.symbol() + " at harvest time");
+                        + shown.written() + " at harvest time");
     }
 
     /** The cover's sowing brought forward with the harvest. */
@@ -396,7 +396,7 @@ public final class Widening {
                 .map(q -> {
                     Unit shown = e.units().shown(Unit.KG_PER_HA);
                     double lost = q.in(shown) * share;
-                    return ", " + Shown.text(lost, shown) + " " + shown.symbol();
+                    return ", " + Shown.text(lost, shown) + " " + shown.written();
                 })
                 .orElse("");
     }
@@ -418,7 +418,7 @@ public final class Widening {
         Unit shown = e.units().shown(Unit.DEGREE_DAY_C);
         Optional<String> words = gained.map(b -> b.map(v -> Unit.DEGREE_DAY_C.to(shown, v)))
                 .map(b -> Shown.text(b.middle(), shown) + " (" + Shown.text(b.low(), shown) + " … "
-                        + Shown.text(b.high(), shown) + ") " + shown.symbol());
+                        + Shown.text(b.high(), shown) + ") " + shown.written());
         found.add(new Proposal(
                 id,
                 what.substring(0, 1).toUpperCase(Locale.ROOT) + what.substring(1),

@@ -63,7 +63,7 @@ public record WishesEntry(
                 check.problem("/wishes/aims/" + aim, "there is no such aim");
             } else if (q.unit().dimension() != AimDelivery.unit(aim).dimension()) {
                 check.problem(
-                        "/wishes/aims/" + aim, "in " + AimDelivery.unit(aim).symbol() + " or a unit like it");
+                        "/wishes/aims/" + aim, "in " + AimDelivery.unit(aim).written() + " or a unit like it");
             } else {
                 least.put(aim, q.in(AimDelivery.unit(aim)));
             }

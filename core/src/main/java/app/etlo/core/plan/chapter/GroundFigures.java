@@ -219,7 +219,8 @@ final class GroundFigures {
     private String layer(int l) {
         Unit shown = units.shown(Unit.CENTIMETRE);
         double top = l == 0 ? 0 : GroundSoil.bottomsM().get(l - 1);
-        return depth(shown, top) + " to " + depth(shown, GroundSoil.bottomsM().get(l)) + " " + shown.symbol() + " deep";
+        return depth(shown, top) + " to " + depth(shown, GroundSoil.bottomsM().get(l)) + " " + shown.written()
+                + " deep";
     }
 
     private static long depth(Unit shown, double m) {

@@ -328,7 +328,7 @@ public final class PlanCheck {
                     .map(Unit::symbol)
                     .filter(s -> !s.isEmpty())
                     .collect(Collectors.joining(", "));
-            problem(at, "'" + q.unit().symbol() + "' does not fit here; use one of " + right);
+            problem(at, "'" + q.unit().written() + "' does not fit here; use one of " + right);
         }
     }
 

@@ -88,7 +88,7 @@ public final class ProblemList {
             } else {
                 double size = v.value() * v.unit().factor();
                 if (!(size >= low && size <= high)) {
-                    problem(at + "/value", v.value() + " " + v.unit().symbol() + " cannot be");
+                    problem(at + "/value", v.value() + " " + v.unit().written() + " cannot be");
                 }
             }
         });

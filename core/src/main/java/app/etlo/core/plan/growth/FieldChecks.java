@@ -362,12 +362,12 @@ public final class FieldChecks {
 
         private String inUnits(double value, Unit unit) {
             Unit shown = units.shown(unit);
-            return Shown.text(unit.to(shown, value), shown) + " " + shown.symbol();
+            return Shown.text(unit.to(shown, value), shown) + " " + shown.written();
         }
 
         private String whole(double value, Unit unit) {
             Unit shown = units.shown(unit);
-            return Math.round(unit.to(shown, value)) + " " + shown.symbol();
+            return Math.round(unit.to(shown, value)) + " " + shown.written();
         }
     }
 }

@@ -134,9 +134,9 @@ public record ClimateView(
                 s.first(),
                 end.minusDays(1),
                 s.filledDays(),
-                temperature.symbol(),
-                depth.symbol(),
-                warmth.symbol(),
+                temperature.written(),
+                depth.written(),
+                warmth.written(),
                 Normals.of(c, ground, scale, asOf).stream()
                         .map(m -> month(m, temperature, depth, warmth))
                         .toList(),
@@ -172,7 +172,7 @@ public record ClimateView(
     private static FrostDatesView frost(FrostRisk f, Unit temperature) {
         double shown = Unit.CELSIUS.to(temperature, f.thresholdC());
         return new FrostDatesView(
-                Shown.text(shown, Unit.COUNT) + " " + temperature.symbol(),
+                Shown.text(shown, Unit.COUNT) + " " + temperature.written(),
                 f.seasons(),
                 f.without(),
                 f.lastSpringEarly().map(ClimateView::day),

@@ -67,7 +67,7 @@ public record ReadableWorking(String expression, List<Line> inputs, String resul
                     unitsOf.get(i),
                     both
                             ? Optional.of(
-                                    Shown.text(in.unit().to(other, in.value().middle()), other) + " " + other.symbol())
+                                    Shown.text(in.unit().to(other, in.value().middle()), other) + " " + other.written())
                             : Optional.empty()));
         }
         return new ReadableWorking(shown, List.copyOf(lines), target, result);

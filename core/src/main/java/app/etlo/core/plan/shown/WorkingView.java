@@ -91,8 +91,8 @@ public record WorkingView(
     static String symbol(Unit unit, String currency, String number) {
         return switch (unit) {
             case DATE -> "";
-            case BAGS -> number.equals("1") ? "bag" : unit.symbol();
-            default -> unit.symbol().replace("¤", currency);
+            case BAGS -> number.equals("1") ? "bag" : unit.written();
+            default -> unit.written().replace("¤", currency);
         };
     }
 }

@@ -73,9 +73,9 @@ class FieldChecksTest {
         String all = "{\"id\":\"k1\",\"on\":\"2028-04-15\",\"height\":{\"value\":20,\"unit\":\"in\"},"
                 + "\"plants\":{\"value\":107.64,\"unit\":\"/m2\"}," + cuts(6, 900) + "}";
         String here = cover(evaluated(all)).checks().get(0).said();
-        assertThat(here).contains("t/ha weighed").contains("height 51 cm").contains("plants 108 /m2 counted");
+        assertThat(here).contains("t/ha weighed").contains("height 51 cm").contains("plants 108 /m² counted");
         String there = cover(evaluated(all, "us")).checks().get(0).said();
-        assertThat(there).contains("lb/ac weighed").contains("height 20 in").contains("plants 10.0 /ft2 counted");
+        assertThat(there).contains("lb/ac weighed").contains("height 20 in").contains("plants 10.0 /ft² counted");
         double tonnesHa = Double.parseDouble(here.replaceAll(".*; (\\S+) t/ha weighed.*", "$1"));
         double lbAc = Double.parseDouble(
                 there.replaceAll(".*; (\\S+) lb/ac weighed.*", "$1").replace("\u202f", ""));

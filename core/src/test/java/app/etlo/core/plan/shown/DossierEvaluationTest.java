@@ -99,7 +99,7 @@ class DossierEvaluationTest {
         assertThat(bulkUs.unit()).isEqualTo("lb/ac");
         assertThat(bulkUs.value() * 1.12085)
                 .isCloseTo(metric.mix().get("v1").sum().orElseThrow().bulk().value(), within(0.01));
-        assertThat(us.mix().get("v1").sum().orElseThrow().seeds().unit()).isEqualTo("/ft2");
+        assertThat(us.mix().get("v1").sum().orElseThrow().seeds().unit()).isEqualTo("/ft²");
         assertThat(us.field().orElseThrow().area().text()).isEqualTo("29.7");
     }
 

@@ -24,9 +24,9 @@ class ShownWordsTest {
 
     private static final Map<UnitSystem, Pattern> FOREIGN = Map.of(
             UnitSystem.US,
-            Pattern.compile("\\d ?(t/ha|kg/ha|/m2|cm|mm|m|°C|ha|kg|km/h)\\b|\\b(a|per) hectare|€"),
+            Pattern.compile("\\d ?(t/ha|kg/ha|cm|mm|m|°C|ha|kg|km/h)\\b|\\d ?/m²|\\b(a|per) hectare|€"),
             UnitSystem.METRIC,
-            Pattern.compile("\\d ?(ton/ac|lb/ac|/ft2|ft|in|°F|ac|lb|mph|bu/ac)\\b|\\b(an|per) acre"));
+            Pattern.compile("\\d ?(ton/ac|lb/ac|ft|in|°F|ac|lb|mph|bu/ac)\\b|\\d ?/ft²|\\b(an|per) acre"));
 
     @ParameterizedTest
     @EnumSource

@@ -115,8 +115,8 @@ class WorkingsShownTest {
     @EnumSource
     void workings_speak_the_units_of_the_farm(UnitSystem units) throws IOException {
         List<String> foreign = units == UnitSystem.US
-                ? List.of("kg/ha", "t/ha", "ha", "mm", "cm", "kg", "/m2")
-                : List.of("lb/ac", "ton/ac", "ac", "in", "lb", "/ft2");
+                ? List.of("kg/ha", "t/ha", "ha", "mm", "cm", "kg", "/m²")
+                : List.of("lb/ac", "ton/ac", "ac", "in", "lb", "/ft²");
         for (Evaluated e : DemoPlans.evaluated(units)) {
             FigureTexts texts = FigureTexts.of(e);
             for (Figure f : e.figures().values()) {
