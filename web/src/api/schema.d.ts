@@ -1333,6 +1333,11 @@ export interface components {
             subject: string;
             what: string;
         };
+        AssumedFeedingView: {
+            nitrogen: components["schemas"]["FigureView"];
+            /** Format: date */
+            on: string;
+        };
         BindingView: {
             buys: string;
             words: string;
@@ -1848,6 +1853,7 @@ export interface components {
             zone?: string;
         };
         FeedChapterView: {
+            assumed: components["schemas"]["AssumedFeedingView"][];
             coverCredit?: components["schemas"]["FigureView"];
             leftToBuy?: components["schemas"]["FigureView"];
             need?: components["schemas"]["FigureView"];
@@ -2750,6 +2756,7 @@ export interface components {
             conflict: string[];
             forTheEnd?: string;
             mix?: components["schemas"]["MixView"];
+            zones?: string;
         };
         QuadratEntry: {
             /** Format: double */

@@ -1,8 +1,10 @@
+import { Fragment } from 'react';
+
 import { today, type Schemas, type UnitSymbol } from '../api/client';
 import { operationOf, setCrop } from '../plan/edit';
 import { tidy } from '../ui/tidy';
 import { useOpenPlan } from '../plan/context';
-import { addDays } from '../ui/days';
+import { addDays, spokenDate } from '../ui/days';
 import { FigureText } from '../plan/FigureText';
 import { problemAt, QuantityField, SelectField, TextField } from '../ui/inputs';
 import { BenchHead } from './BenchHead';
@@ -117,8 +119,25 @@ export function FeedStep() {
         </p>
       )}
       <Feedings
-        cropId={crop.id}
+        subject={crop.id}
+        title="Planned to be fed"
         day={operationOf(state.plan, 'sow', crop.id)?.when.on ?? today()}
+        none={
+          feed && feed.assumed.length > 0 ? (
+            <>
+              Nothing planned yet: the simulation assumes
+              {feed.assumed.map((a, i) => (
+                <Fragment key={a.on}>
+                  {i === 0 ? ' ' : i === feed.assumed.length - 1 ? ' and ' : ', '}
+                  <FigureText of={a.nitrogen} /> on {spokenDate(a.on)}
+                </Fragment>
+              ))}
+              , as is usual for this crop. What is planned here replaces it.
+            </>
+          ) : (
+            'Nothing planned yet, and the simulation feeds it nothing.'
+          )
+        }
       />
       <Doings
         kind="irrigate"

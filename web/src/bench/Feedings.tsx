@@ -1,3 +1,5 @@
+import type { ReactNode } from 'react';
+
 import { addDoing, removeOperation, setDoing, type Of } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
 import { spokenDate } from '../ui/days';
@@ -9,21 +11,32 @@ const RATES: { id: Of<'feed'>['rateOf']; name: string }[] = [
   { id: 'material', name: 'of product' },
 ];
 
-/** What is planned to be fed to a crop: each product with its day and rate. It is what the simulation feeds. */
-export function Feedings({ cropId, day }: { cropId: string; day: string }) {
+/**
+ * What is planned to be fed to a crop or a cover: each product with its day and rate. It is what the simulation feeds.
+ *
+ * @param day of the next one
+ * @param none what happens while there is none
+ */
+export function Feedings({
+  subject,
+  day,
+  title,
+  none,
+}: {
+  subject: string;
+  day: string;
+  title: string;
+  none: ReactNode;
+}) {
   const { session, state, knowledge, us } = useOpenPlan();
   const mine = state.plan.operations.flatMap((o, i) =>
-    o.kind === 'feed' && o.subject === cropId ? [{ o, at: `/operations/${i}` }] : [],
+    o.kind === 'feed' && o.subject === subject ? [{ o, at: `/operations/${i}` }] : [],
   );
   const usual = knowledge.products[0];
   return (
-    <section aria-label="Nitrogen planned">
-      <h3 className="mt-4 font-bold">Planned to be fed</h3>
-      {mine.length === 0 && (
-        <p className="text-[13px] text-ink2 italic">
-          Nothing planned yet: the simulation feeds what is left to buy, half at planting.
-        </p>
-      )}
+    <section aria-label={title}>
+      <h3 className="mt-4 font-bold">{title}</h3>
+      {mine.length === 0 && <p className="text-[13px] text-ink2 italic">{none}</p>}
       {mine.map(({ o, at }) => (
         <div key={o.id} className="mt-1 flex flex-wrap items-end gap-x-4 gap-y-2">
           <DateField
@@ -42,7 +55,7 @@ export function Feedings({ cropId, day }: { cropId: string; day: string }) {
           <QuantityField
             label="Rate"
             value={o.rate}
-            units={us ? ['lb/ac', 'kg/ha'] : ['kg/ha', 'lb/ac']}
+            units={us ? ['lb/ac', 'ton/ac', 'kg/ha'] : ['kg/ha', 't/ha', 'lb/ac']}
             onChange={(rate) =>
               rate && session.change((p) => setDoing(p, o.id, { what: { rate } }))
             }
@@ -73,7 +86,7 @@ export function Feedings({ cropId, day }: { cropId: string; day: string }) {
           className="btn mt-2"
           onClick={() =>
             session.change((p) =>
-              addDoing(p, cropId, day, {
+              addDoing(p, subject, day, {
                 kind: 'feed',
                 material: { product: usual.id },
                 rate: us ? { value: 50, unit: 'lb/ac' } : { value: 50, unit: 'kg/ha' },

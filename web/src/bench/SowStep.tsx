@@ -7,6 +7,7 @@ import { FigureText } from '../plan/FigureText';
 import { DateField } from '../ui/DateField';
 import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
 import { BenchHead } from './BenchHead';
+import { Feedings } from './Feedings';
 import { useCover } from './pick';
 import { BoxTable } from './sow/BoxTable';
 import { DrillFields } from './sow/DrillFields';
@@ -112,6 +113,12 @@ export function SowStep() {
         </Link>
       </p>
       <Inoculants seen={mix} />
+      <Feedings
+        subject={cover.id}
+        title="Nitrogen or manure given to the cover"
+        day={sow?.when.on ?? today()}
+        none="Nothing: it lives on what the soil holds."
+      />
       <p className="mt-3 text-[13px] text-ink2">
         Treated seed: gloves and dust mask, not for feed, none spilled. Lock the drill out before
         reaching in. The label and local code decide.

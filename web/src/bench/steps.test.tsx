@@ -310,6 +310,7 @@ describe('the step Feed', () => {
           highValue: 210,
         }),
         leftToBuy: figure('feed/c2/leftToBuy', 140, 'kg/ha'),
+        assumed: [],
         ...more,
       },
     },
@@ -332,6 +333,21 @@ describe('the step Feed', () => {
     const line = screen.getByText('Tied up by the cover').closest('tr')!;
     expect(line.textContent).not.toContain('−−');
     expect(line.textContent).toContain('-20');
+  });
+
+  test('what the simulation assumes to be fed is said with its days', () => {
+    opened(<FeedStep />, {
+      evaluation: feed({
+        assumed: [
+          { on: '2028-05-08', nitrogen: figure('feed/c2/assumed/1', 90, 'kg/ha') },
+          { on: '2028-06-12', nitrogen: figure('feed/c2/assumed/2', 90, 'kg/ha') },
+        ],
+      }),
+    });
+    const said = screen.getByRole('region', { name: 'Planned to be fed' }).textContent;
+    expect(said).toMatch(
+      /the simulation assumes 90\s?kg\/ha on 8 May 2028 and 90\s?kg\/ha on 12 June? 2028/,
+    );
   });
 
   test('without a need it says what it waits for', () => {

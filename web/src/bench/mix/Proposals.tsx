@@ -180,8 +180,14 @@ export function Proposals({
               </ul>
             </div>
           )}
-          {propose.data?.forTheEnd && !chosen && (
-            <p className="mb-2 border-l-4 border-hand pl-2 text-[14px]">{propose.data.forTheEnd}</p>
+          {[propose.data?.forTheEnd, propose.data?.zones].map(
+            (said) =>
+              said &&
+              !chosen && (
+                <p key={said} className="mb-2 border-l-4 border-hand pl-2 text-[14px]">
+                  {said}
+                </p>
+              ),
           )}
           {mix && (
             <Proposed

@@ -1,7 +1,9 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.field.FrostDates;
+import app.etlo.core.ground.CoverCost;
 import app.etlo.core.ground.CropFailure;
+import app.etlo.core.ground.WinterStand;
 import app.etlo.core.knowledge.Caution;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.Blend;
@@ -72,6 +74,9 @@ public record Situation(
      * @param endings every pass that ends it, in time
      * @param aliveAtEnd share of the years, 0 to 1, in which a species lives at the end, by species
      * @param rootedM how deep taprooted species root in this season in 1 year of 10, by species; simulated
+     * @param cost what it takes from the next crop; empty where that is not simulated or lies in the past
+     * @param winter as it finds it; empty where the soil stays warm
+     * @param fedKgHa nitrogen given to it
      */
     public record Cover(
             String id,
@@ -87,6 +92,9 @@ public record Situation(
             Map<String, List<Finding>> findings,
             Map<String, Double> aliveAtEnd,
             Map<String, Double> rootedM,
+            Optional<CoverCost> cost,
+            Optional<WinterStand> winter,
+            double fedKgHa,
             MixUse use) {
         /** The first of its endings. */
         public Optional<Termination> end() {

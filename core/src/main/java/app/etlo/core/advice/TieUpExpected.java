@@ -25,6 +25,8 @@ final class TieUpExpected extends Judgement {
     @Override
     public Stream<Note> judge(Situation s) {
         return s.covers().stream()
+                // one note for one matter: the simulation says when, and how much
+                .filter(c -> NitrogenShortEarly.of(c).isEmpty())
                 .flatMap(c -> c.credit().stream()
                         .flatMap(credit -> c.stand().stream()
                                 .filter(st -> st.nitrogenPercent().in(Unit.G_PER_KG) < CoverCredit.ZERO_AT_N_G_KG)

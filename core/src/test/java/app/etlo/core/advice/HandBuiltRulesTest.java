@@ -386,6 +386,26 @@ class HandBuiltRulesTest {
                         "Typed as what stands",
                         with(rye().stand(3.8, 1.4).forecast(600, 2500, 1.4)),
                         with(rye().stand(2.4, 1.4).forecast(600, 2500, 1.4))),
+                new Rule(
+                        "cover-costs-water",
+                        "about 35 mm less water",
+                        with(rye().costing(35, 0)),
+                        with(rye().costing(15, 0))),
+                new Rule(
+                        "nitrogen-short-early",
+                        "25 kg/ha less than without the cover",
+                        with(rye().costing(0, 25)),
+                        with(rye().costing(0, 10))),
+                new Rule(
+                        "cover-fed",
+                        "shades hairy vetch",
+                        with(rye().share("hairy-vetch", 50).given(40)),
+                        with(rye().given(40))),
+                new Rule(
+                        "thin-before-winter",
+                        "shades 10 % of the ground",
+                        with(rye().inWinter(0.1, 0.3)),
+                        with(rye().inWinter(0.1, 0.7))),
                 new Rule("tie-up-expected", "ties nitrogen up", with(rye().stand(6, 0.9)), with(rye().stand(6, 1.1))),
                 new Rule(
                         "poor-under-mulch",

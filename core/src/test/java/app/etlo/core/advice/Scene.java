@@ -1,7 +1,9 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.field.FrostDates;
+import app.etlo.core.ground.CoverCost;
 import app.etlo.core.ground.CropFailure;
+import app.etlo.core.ground.WinterStand;
 import app.etlo.core.knowledge.Caution;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
@@ -217,6 +219,9 @@ final class Scene {
         private final Map<String, List<Finding>> findings = new LinkedHashMap<>();
         private final Map<String, Double> alive = new LinkedHashMap<>();
         private final Map<String, Double> rooted = new LinkedHashMap<>();
+        private Optional<CoverCost> cost = Optional.empty();
+        private Optional<WinterStand> winter = Optional.empty();
+        private double fedKgHa;
         private final Map<String, List<Caution>> cautions = new LinkedHashMap<>();
         private boolean fed;
         private boolean stockKnown;
@@ -360,6 +365,37 @@ final class Scene {
             return this;
         }
 
+        /**
+         * @param mm less water at planting, in the middle of the years
+         * @param kgHa less nitrogen early
+         */
+        CoverScene costing(double mm, double kgHa) {
+            cost = Optional.of(new CoverCost(
+                    day("2027-05-12"),
+                    new Band(mm - 10, mm, mm + 15),
+                    90,
+                    day("2027-06-09"),
+                    new Band(kgHa - 5, kgHa, kgHa + 5),
+                    40,
+                    30));
+            return this;
+        }
+
+        /**
+         * @param living share of the ground that it shades before winter
+         * @param covered with residue
+         */
+        CoverScene inWinter(double living, double covered) {
+            winter = Optional.of(
+                    new WinterStand(day("2026-11-25"), new Band(living / 2, living, living * 1.5), covered));
+            return this;
+        }
+
+        CoverScene given(double kgHa) {
+            fedKgHa = kgHa;
+            return this;
+        }
+
         CoverScene caution(String species) {
             cautions.put(
                     species,
@@ -435,6 +471,9 @@ final class Scene {
                     findings,
                     alive,
                     rooted,
+                    cost,
+                    winter,
+                    fedKgHa,
                     new Situation.MixUse(
                             fed,
                             stockKnown,

@@ -307,8 +307,12 @@ class NitrogenTest {
                 List.of(new PlannedNitrogen.Application(
                         KNOWLEDGE.products().get("urea"), LocalDate.of(2027, 5, 1), 40)));
         LeftToBuy bought = left(150, Optional.of(credit.credit()), "uan28");
-        FeedResult all =
-                new FeedResult(Optional.of(credit), Optional.of(need(150)), Optional.of(planned), Optional.of(bought));
+        FeedResult all = new FeedResult(
+                Optional.of(credit),
+                Optional.of(need(150)),
+                Optional.of(planned),
+                UsualFeeding.Shown.NONE,
+                Optional.of(bought));
         assertThat(all.figures())
                 .extracting(Figure::id)
                 .containsExactly(

@@ -49,8 +49,10 @@ public final class MixProposals {
      * @param mix absent when nothing fits
      * @param conflict then, the wishes of which one must go
      * @param forTheEnd species that were left out because the planned end leaves them alive, and what would end them
+     * @param zones what becomes of the rows and middles of the mix it is put in place of
      */
-    public record Proposed(Optional<MixView> mix, List<String> conflict, Optional<String> forTheEnd) {}
+    public record Proposed(
+            Optional<MixView> mix, List<String> conflict, Optional<String> forTheEnd, Optional<String> zones) {}
 
     /**
      * For a cover.
@@ -94,7 +96,21 @@ public final class MixProposals {
                                 candidates,
                                 bench.place(),
                                 e.knowledge().terminationMethods().all()),
-                        bench.place()));
+                        bench.place()),
+                inZones()
+                        ? Optional.of(
+                                "For the whole area: a proposal has no rows and middles of their own, and taking it"
+                                        + " puts it in place of both.")
+                        : Optional.empty());
+    }
+
+    /** Is any species of the cover's own mix sown to rows or middles alone? */
+    private boolean inZones() {
+        return e.plan().covers().stream()
+                .filter(c -> c.id().equals(coverId))
+                .flatMap(c -> c.mix().stream())
+                .flatMap(m -> m.components().stream())
+                .anyMatch(c -> c.zone().filter(z -> !z.equals("whole")).isPresent());
     }
 
     /**

@@ -171,6 +171,11 @@ final class Chapters {
                 ofMix(c, (b, rates) -> b.findings(rates, plan.knowledge())),
                 ofMix(c, MixBench::aliveAtEnd),
                 growth.rootedM(in),
+                growth.cost(in),
+                growth.winterStand(in),
+                plan.timeline().feedings(in.id()).stream()
+                        .mapToDouble(f -> f.nitrogenKgHa())
+                        .sum(),
                 MixUses.of(
                         plan,
                         in,

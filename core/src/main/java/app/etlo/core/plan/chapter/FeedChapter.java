@@ -4,6 +4,7 @@ import app.etlo.core.nitrogen.CoverCredit;
 import app.etlo.core.nitrogen.FeedResult;
 import app.etlo.core.nitrogen.LeftToBuy;
 import app.etlo.core.nitrogen.PlannedNitrogen;
+import app.etlo.core.nitrogen.UsualFeeding;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
 import app.etlo.core.plan.document.PlanDocument.CropEntry;
 import app.etlo.core.plan.document.PlanDocument.NitrogenEntry;
@@ -51,12 +52,13 @@ final class FeedChapter {
         String prefix = "feed/" + crop.id();
         Optional<NitrogenEntry> n = new PlanLookup(plan.plan()).crop(crop.id()).flatMap(CropEntry::nitrogen);
         Optional<Figure> need = CropNeed.of(plan, crop);
-        Optional<Figure> planned =
-                need.flatMap(f -> planned(prefix, plan.timeline().feedings(crop.id())));
+        List<Timeline.Feeding> feedings = plan.timeline().feedings(crop.id());
+        Optional<Figure> planned = need.flatMap(f -> planned(prefix, feedings));
         return new FeedResult(
                 credit,
                 need,
                 planned,
+                feedings.isEmpty() ? assumed(plan, crop, need) : UsualFeeding.Shown.NONE,
                 need.map(f -> LeftToBuy.of(
                         prefix,
                         f,
@@ -66,6 +68,17 @@ final class FeedChapter {
                                 .map(p -> plan.knowledge().products().get(p)),
                         n.flatMap(NitrogenEntry::productPrice),
                         plan.area())));
+    }
+
+    private static UsualFeeding.Shown assumed(PlanInTime plan, CropInTime crop, Optional<Figure> need) {
+        List<UsualFeeding.Part> parts = CropNeed.usualFeeding(plan, crop);
+        return parts.isEmpty()
+                ? UsualFeeding.Shown.NONE
+                : CropNeed.assumed(plan, crop)
+                        .map(of -> new UsualFeeding.Shown(
+                                need.isPresent() ? Optional.empty() : Optional.of(of),
+                                UsualFeeding.shown("feed/" + crop.id(), parts, of)))
+                        .orElse(UsualFeeding.Shown.NONE);
     }
 
     /** Nitrogen that the plan's own feeding brings; empty without one. */

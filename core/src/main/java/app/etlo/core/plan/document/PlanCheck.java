@@ -267,9 +267,6 @@ public final class PlanCheck {
         public Void feed(Operation.Feed o) {
             known(knowledge.products(), o.material().product(), at + "/material/product", "product");
             unit(o.rate(), at + "/rate/unit", Dimension.MASS_PER_AREA);
-            if (!ofCrop) {
-                problem(at + "/subject", "nitrogen is fed to a crop");
-            }
             return null;
         }
 

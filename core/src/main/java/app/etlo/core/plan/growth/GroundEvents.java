@@ -38,10 +38,6 @@ import java.util.stream.Stream;
  */
 public final class GroundEvents {
     private static final double GM2_OF_KG_HA = 0.1;
-    /** Nitrogen above this is given in two parts. */
-    private static final double AT_ONCE_KG_HA = 60;
-
-    private static final int SECOND_PART_DAYS = 35;
     private static final double MOST_NITROGEN_REMOVED = 0.9;
     /** Grain is richer in nitrogen than straw. */
     private static final double GRAIN_RICHER = 1.5;
@@ -58,6 +54,9 @@ public final class GroundEvents {
      * @param index among the plants of the simulation
      */
     public record Standing(String standId, String plantId, int index, LocalDate sown) {}
+
+    /** Nitrogen given on a day. */
+    record Fed(LocalDate on, double kgHa) {}
 
     /**
      * @param species of a cover; empty for a crop
@@ -90,7 +89,7 @@ public final class GroundEvents {
 
     /**
      * @param from first day of the simulation
-     * @param fedKgHa nitrogen each crop is taken to be fed, kg/ha
+     * @param fed what each crop is taken to be fed where the plan does not say
      * @param variation of the inputs
      * @param timeline of passes, grazing and watering
      * @param trial sown in place of a cover's own mix
@@ -101,7 +100,7 @@ public final class GroundEvents {
             List<CropInTime> crops,
             List<CoverInTime> covers,
             Timeline timeline,
-            Map<String, Double> fedKgHa,
+            Map<String, List<Fed>> fed,
             Optional<Trial> trial,
             GroundVariation variation) {
         GroundEvents g = new GroundEvents(knowledge, from, timeline, variation);
@@ -120,7 +119,8 @@ public final class GroundEvents {
                         .thenComparing(x -> x.plant().id()))
                 .forEach(x ->
                         g.sow(x, timeline.sow(x.standId()).map(Operation::place).orElse(SOWN)));
-        crops.forEach(c -> g.harvest(c, timeline, fedKgHa.getOrDefault(c.id(), 0.0)));
+        crops.forEach(c -> g.harvest(c, timeline, fed.getOrDefault(c.id(), List.of())));
+        covers.forEach(c -> g.feed(c.id()));
         covers.forEach(c -> g.end(c, timeline.endings(c.id())));
         timeline.placedPasses().forEach(g::pass);
         timeline.grazings()
@@ -172,6 +172,14 @@ public final class GroundEvents {
 
     List<Standing> standings() {
         return List.copyOf(standings);
+    }
+
+    /** Places among the plants of a stand's. */
+    List<Integer> plants(String standId) {
+        return standings.stream()
+                .filter(s -> s.standId().equals(standId))
+                .map(Standing::index)
+                .toList();
     }
 
     static GroundPlant plant(Knowledge knowledge, Species s) {
@@ -276,7 +284,7 @@ public final class GroundEvents {
         return standings.stream().filter(s -> s.standId().equals(standId)).findFirst();
     }
 
-    private void harvest(CropInTime c, Timeline timeline, double fedKgHa) {
+    private void harvest(CropInTime c, Timeline timeline, List<Fed> usual) {
         Optional<Standing> standing = standing(c.id());
         standing.ifPresent(s -> {
             c.harvested().filter(h -> h.isAfter(s.sown())).ifPresent(h -> {
@@ -296,24 +304,23 @@ public final class GroundEvents {
                         .ifPresent(kept -> events.add(new GroundEvent.Pass(
                                 day(h), timeline.harvestPlace(c.id()) + 1, c.id() + "/lifted", kept, kept, 1)));
             });
-            List<Timeline.Feeding> planned = timeline.feedings(c.id());
-            planned.forEach(f -> events.add(new GroundEvent.Fertilise(
-                    day(f.date()), f.place(), c.id() + "/" + f.id(), f.nitrogenKgHa() * GM2_OF_KG_HA)));
-            if (planned.isEmpty()) {
-                feed(c.id(), s.sown(), fedKgHa);
+            feed(c.id());
+            if (timeline.feedings(c.id()).isEmpty()) {
+                feed(c.id(), usual);
             }
         });
     }
 
-    private void feed(String id, LocalDate planted, double kgHa) {
-        if (kgHa <= 0) {
-            return;
-        }
-        double first = kgHa > AT_ONCE_KG_HA ? kgHa / 2 : kgHa;
-        events.add(new GroundEvent.Fertilise(day(planted), id + "/first", first * GM2_OF_KG_HA));
-        if (first < kgHa) {
+    private void feed(String standId) {
+        timeline.feedings(standId)
+                .forEach(f -> events.add(new GroundEvent.Fertilise(
+                        day(f.date()), f.place(), standId + "/" + f.id(), f.nitrogenKgHa() * GM2_OF_KG_HA)));
+    }
+
+    private void feed(String id, List<Fed> usual) {
+        for (int i = 0; i < usual.size(); i++) {
             events.add(new GroundEvent.Fertilise(
-                    day(planted) + SECOND_PART_DAYS, id + "/second", (kgHa - first) * GM2_OF_KG_HA));
+                    day(usual.get(i).on()), id + "/usual " + i, usual.get(i).kgHa() * GM2_OF_KG_HA));
         }
     }
 

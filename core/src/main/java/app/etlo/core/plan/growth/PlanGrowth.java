@@ -1,14 +1,17 @@
 package app.etlo.core.plan.growth;
 
+import app.etlo.core.ground.CoverCost;
 import app.etlo.core.ground.GroundCourse;
 import app.etlo.core.ground.GroundCourse.OfGround;
 import app.etlo.core.ground.GroundCourse.OfPlant;
 import app.etlo.core.ground.GroundRun;
+import app.etlo.core.ground.GroundScript;
 import app.etlo.core.ground.GroundSimulation;
 import app.etlo.core.ground.GroundSoil;
 import app.etlo.core.ground.GroundStart;
 import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.ground.GroundWeather;
+import app.etlo.core.ground.WinterStand;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.mix.MixSeason;
@@ -44,8 +47,11 @@ public final class PlanGrowth implements RootZone {
 
     private static final double NEAR_ENOUGH = 2e-4;
 
+    /** Temperature of the soil below which cool-season plants hardly grow (common practice). */
+    private static final double GROWTH_STOPS_C = 4;
+
     private final PlanInTime plan;
-    private final Map<String, Double> fedKgHa;
+    private final Map<String, List<GroundEvents.Fed>> fed;
     private final Optional<CropBefore> before;
     private final GroundSoil soil;
     private final GroundVariation variation;
@@ -73,7 +79,7 @@ public final class PlanGrowth implements RootZone {
         this.soil = GroundSoil.of(
                 plan.soil(), variation, before.map(CropBefore::start).orElse(GroundStart.USUAL));
         this.variation = variation;
-        this.fedKgHa = usualNeedKgHa(plan);
+        this.fed = usualFeeding(plan);
         this.ground = sownInTime() ? Optional.of(checked()) : Optional.empty();
     }
 
@@ -216,7 +222,7 @@ public final class PlanGrowth implements RootZone {
 
     private GroundEvents events(Optional<GroundEvents.Trial> trial) {
         GroundEvents events = GroundEvents.of(
-                plan.knowledge(), from(), plan.crops(), plan.covers(), plan.timeline(), fedKgHa, trial, variation);
+                plan.knowledge(), from(), plan.crops(), plan.covers(), plan.timeline(), fed, trial, variation);
         before.ifPresent(b -> b.tell(events));
         seenChecks.stream()
                 .filter(s ->
@@ -237,18 +243,18 @@ public final class PlanGrowth implements RootZone {
         return weather;
     }
 
-    /** What each crop is fed where the plan does not feed it: its need by its yield goal, else by its usual yield. */
-    private static Map<String, Double> usualNeedKgHa(PlanInTime plan) {
-        Map<String, Double> fed = new LinkedHashMap<>();
-        for (CropInTime c : plan.crops()) {
-            fed.put(
-                    c.id(),
-                    CropNeed.of(plan, c)
-                            .or(() -> CropNeed.usual(c.crop()))
-                            .map(f -> f.in(Unit.KG_PER_HA))
-                            .orElse(0.0));
-        }
-        return fed;
+    /** What each crop is fed where the plan does not feed it. */
+    private static Map<String, List<GroundEvents.Fed>> usualFeeding(PlanInTime plan) {
+        return plan.crops().stream()
+                .collect(Collectors.toMap(
+                        CropInTime::id,
+                        c -> CropNeed.usualFeeding(plan, c).stream()
+                                .map(p -> new GroundEvents.Fed(
+                                        p.on(),
+                                        p.kgHa(CropNeed.assumed(plan, c)
+                                                .orElseThrow()
+                                                .in(Unit.KG_PER_HA))))
+                                .toList()));
     }
 
     /** What the mix of a cover is judged with; empty without weather, or where its season is not known or not simulated. */
@@ -342,6 +348,55 @@ public final class PlanGrowth implements RootZone {
         List<Species> species = trial.mix().stream().map(Sown::species).toList();
         return GrownMix.on(
                 course, 0, species.stream().map(s -> plants.get(s.id())).toList(), species, leftToFrost);
+    }
+
+    /** What a cover takes from the crop after it; empty where that is not planted in the days ahead that are simulated. */
+    public Optional<CoverCost> cost(CoverInTime cover) {
+        Optional<LocalDate> planted = cover.next().flatMap(CropInTime::planted).filter(d -> d.isAfter(plan.asOf()));
+        return simulated(cover)
+                .flatMap(g -> planted.filter(d -> g.covers(d) && g.covers(d.plusDays(GroundWithout.YOUNG_DAYS + 1)))
+                        .map(d -> cost(g, cover, cover.next().orElseThrow().id(), d)));
+    }
+
+    private CoverCost cost(PlanGround g, CoverInTime cover, String crop, LocalDate planted) {
+        int young = g.before(planted.plusDays(GroundWithout.YOUNG_DAYS + 1));
+        int evening = g.course().recordedDay(young);
+        GroundWithout with = GroundWithout.of(g.course(), g.before(planted), young, g.plants(crop));
+        GroundEvents events = without(new GroundEvents.Trial(
+                cover.id(), Set.of(cover.id()), List.of(), cover.sown().orElseThrow(), false));
+        GroundScript script = events.script(soil);
+        Map<String, GroundWithout> known =
+                memory.map(m -> m.tried().without(script, weather(), evening)).orElseGet(ConcurrentHashMap::new);
+        return known.computeIfAbsent(crop, k -> {
+                    int first = g.day(planted) - 1;
+                    GroundCourse bare =
+                            new GroundSimulation(script, weather()).days(first, evening + 1, Optional.of(g.run()));
+                    return GroundWithout.of(bare, 0, evening - first, events.plants(crop));
+                })
+                .against(with, planted, g.from().plusDays(evening));
+    }
+
+    /** A cover as winter finds it; empty where the soil stays warm enough for growth until it ends. */
+    public Optional<WinterStand> winterStand(CoverInTime cover) {
+        Optional<LocalDate> end =
+                cover.end().map(e -> e.date()).or(() -> cover.next().flatMap(CropInTime::planted));
+        return simulated(cover)
+                .flatMap(g -> end.filter(g::covers)
+                        .flatMap(last -> IntStream.rangeClosed(
+                                        g.before(cover.sown().orElseThrow()), g.before(last))
+                                .filter(r -> g.band(r, OfGround.SOIL_C).middle() < GROWTH_STOPS_C)
+                                .boxed()
+                                .findFirst()
+                                .map(r -> new WinterStand(
+                                        g.from().plusDays(g.course().recordedDay(r)),
+                                        g.band(r, OfGround.LIVING_COVER),
+                                        1
+                                                - (1
+                                                                - g.band(r, OfGround.LIVING_COVER)
+                                                                        .middle())
+                                                        * (1
+                                                                - g.band(r, OfGround.RESIDUE_COVER)
+                                                                        .middle())))));
     }
 
     private Optional<PlanGround> simulated(CoverInTime cover) {

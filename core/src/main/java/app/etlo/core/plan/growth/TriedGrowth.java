@@ -3,48 +3,41 @@ package app.etlo.core.plan.growth;
 import app.etlo.core.ground.GroundScript;
 import app.etlo.core.ground.GroundWeather;
 import app.etlo.core.mix.SeasonGrowth;
-import java.util.ArrayDeque;
-import java.util.Deque;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * What mixes have come to that were tried in the ground of a plan, so that a list that is looked at again costs nothing. What is kept is
- * of the same events and weather up to the evening that was asked for, whatever else of the plan has changed. Several threads may
- * use it at once.
+ * What mixes have come to that were tried in the ground of a plan, and what that ground is like without its cover, so that a list that is
+ * looked at again costs nothing. Several threads may use it at once.
  */
 public final class TriedGrowth {
     /** A search for mixes tries some hundreds; what is kept of one ground is let go beyond this. */
     private static final int MOST_OF_A_GROUND = 3000;
+    /** Covers of a plan, as of each one ground is kept without it. */
+    private static final int COVERS = 4;
 
-    private final int most;
-    private final Deque<Ground> grounds = new ArrayDeque<>();
+    private final KnownByGround<Map<Key, SeasonGrowth>> grown;
+    private final KnownByGround<Map<String, GroundWithout>> without;
 
     /** A memory of so many grounds; the one used longest ago is let go. */
     public TriedGrowth(int most) {
-        this.most = most;
+        this.grown = new KnownByGround<>(most, ConcurrentHashMap::new);
+        this.without = new KnownByGround<>(most * COVERS, ConcurrentHashMap::new);
     }
-
-    private record Ground(GroundScript script, GroundWeather weather, int evening, Map<Key, SeasonGrowth> grown) {}
 
     record Key(GroundEvents.Trial trial, boolean leftToFrost) {}
 
     /** What was tried in one ground, to be read and added to. */
-    synchronized Map<Key, SeasonGrowth> of(GroundScript script, GroundWeather weather, int evening) {
-        Ground found = grounds.stream()
-                .filter(g -> g.evening() == evening
-                        && script.sameUntil(g.script()) > evening
-                        && weather.sameUntil(g.weather()) > evening)
-                .findFirst()
-                .orElseGet(() -> new Ground(script, weather, evening, new ConcurrentHashMap<>()));
-        if (found.grown().size() > MOST_OF_A_GROUND) {
-            found.grown().clear();
+    Map<Key, SeasonGrowth> of(GroundScript script, GroundWeather weather, int evening) {
+        Map<Key, SeasonGrowth> known = grown.of(script, weather, evening);
+        if (known.size() > MOST_OF_A_GROUND) {
+            known.clear();
         }
-        grounds.remove(found);
-        grounds.addFirst(found);
-        while (grounds.size() > most) {
-            grounds.removeLast();
-        }
-        return found.grown();
+        return known;
+    }
+
+    /** What a ground without a cover is like at the next crop's start, by crop, to be read and added to. */
+    Map<String, GroundWithout> without(GroundScript script, GroundWeather weather, int evening) {
+        return without.of(script, weather, evening);
     }
 }

@@ -200,12 +200,16 @@ public final class ChapterViews {
             Optional<FigureView> stripShare,
             Optional<FigureView> residue) {}
 
+    /** What the simulation feeds on a day where the plan does not say. */
+    public record AssumedFeedingView(LocalDate on, FigureView nitrogen) {}
+
     /** A crop's nitrogen. */
     public record FeedChapterView(
             Optional<FigureView> need,
             Optional<FigureView> released,
             Optional<FigureView> coverCredit,
             Optional<FigureView> planned,
+            List<AssumedFeedingView> assumed,
             Optional<FigureView> leftToBuy,
             Optional<FigureView> product,
             Optional<FigureView> productVolume,

@@ -14,6 +14,7 @@ import app.etlo.core.nitrogen.LeftToBuy;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
 import app.etlo.core.plan.chapter.Evaluated.CropResult;
+import app.etlo.core.plan.shown.ChapterViews.AssumedFeedingView;
 import app.etlo.core.plan.shown.ChapterViews.BoxView;
 import app.etlo.core.plan.shown.ChapterViews.CheckView;
 import app.etlo.core.plan.shown.ChapterViews.DeliveryView;
@@ -262,6 +263,9 @@ public final class ChapterWriter {
                 f.credit().map(k -> view(k.released())),
                 f.credit().map(CoverCredit::credit).map(this::view),
                 view(f.planned()),
+                f.assumed().parts().stream()
+                        .map(a -> new AssumedFeedingView(a.on(), view(a.nitrogen())))
+                        .toList(),
                 bought.map(b -> view(b.left())),
                 view(bought.flatMap(LeftToBuy::productKgHa)),
                 view(bought.flatMap(LeftToBuy::productLHa)),

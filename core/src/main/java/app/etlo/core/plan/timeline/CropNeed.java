@@ -2,6 +2,7 @@ package app.etlo.core.plan.timeline;
 
 import app.etlo.core.knowledge.Crop;
 import app.etlo.core.nitrogen.Need;
+import app.etlo.core.nitrogen.UsualFeeding;
 import app.etlo.core.plan.document.PlanDocument.CropEntry;
 import app.etlo.core.plan.document.PlanDocument.NitrogenEntry;
 import app.etlo.core.plan.document.PlanLookup;
@@ -9,6 +10,7 @@ import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.working.Figure;
+import java.util.List;
 import java.util.Optional;
 
 /** The nitrogen a crop of a plan needs: one number for what it is fed in the ground and for what is left to buy. */
@@ -26,12 +28,22 @@ public final class CropNeed {
                 : Need.byYieldGoal(prefix, crop.crop(), crop.yieldGoal(), n.flatMap(NitrogenEntry::factor));
     }
 
+    /** What it is taken to be fed in all where the plan does not feed it: its need, else that of its usual yield. */
+    public static Optional<Figure> assumed(PlanInTime plan, CropInTime crop) {
+        return of(plan, crop).or(() -> usual("feed/" + crop.id() + "/usual", crop.crop()));
+    }
+
+    /** The same in its parts; none for a crop that is not planted, or needs none. */
+    public static List<UsualFeeding.Part> usualFeeding(PlanInTime plan, CropInTime crop) {
+        return crop.planted().stream()
+                .flatMap(planted -> assumed(plan, crop).stream()
+                        .flatMap(need -> UsualFeeding.of(planted, crop.harvested(), need.in(Unit.KG_PER_HA)).stream()))
+                .toList();
+    }
+
     /** Of its usual yield; empty for a crop that needs none. */
-    public static Optional<Figure> usual(Crop crop) {
+    private static Optional<Figure> usual(String prefix, Crop crop) {
         return Need.byYieldGoal(
-                "feed/usual",
-                crop,
-                Optional.of(new Quantity(crop.yieldKgHa().middle(), Unit.KG_PER_HA)),
-                Optional.empty());
+                prefix, crop, Optional.of(new Quantity(crop.yieldKgHa().middle(), Unit.KG_PER_HA)), Optional.empty());
     }
 }

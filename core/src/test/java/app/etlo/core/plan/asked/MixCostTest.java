@@ -23,6 +23,7 @@ import app.etlo.core.plan.document.PlanDocument;
 import app.etlo.core.plan.document.PlanDocument.ComponentEntry;
 import app.etlo.core.plan.document.PlanDocument.MixEntry;
 import app.etlo.core.plan.document.ReadJson;
+import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import java.util.ArrayList;
 import java.util.List;
@@ -129,6 +130,26 @@ class MixCostTest {
                                                 with.units().shown(AimDelivery.unit(a.aim())),
                                                 outlook.aims().get(a.aim()).middle()),
                                 withinPercentage(1)));
+    }
+
+    @Test
+    void a_mix_of_rows_and_middles_is_told_that_a_proposal_has_none() {
+        MixEntry rows = new MixEntry(
+                "share",
+                List.of(new ComponentEntry(
+                        "cereal-rye",
+                        Optional.of(50.0),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.of("middle"))),
+                Optional.empty(),
+                Optional.of(new PlanDocument.ZonesEntry(
+                        new Quantity(76, Unit.CENTIMETRE), new Quantity(25, Unit.CENTIMETRE))));
+        Evaluated zoned = new Evaluator(Plans.KNOWLEDGE)
+                .evaluate(Alternatives.mixed(E.plan(), "v1", rows), E.context(), E.asOf());
+        assertThat(proposals(zoned).propose(wishes("{}")).zones().orElseThrow()).contains("For the whole area");
+        assertThat(proposals(E).propose(wishes("{}")).zones()).isEmpty();
     }
 
     private static PlanDocument taken(PlanDocument plan, MixView mix) {

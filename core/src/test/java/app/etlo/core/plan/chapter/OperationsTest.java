@@ -225,7 +225,7 @@ class OperationsTest {
         refused(
                 p -> add(
                         p,
-                        "{\"id\":\"f1\",\"kind\":\"feed\",\"subject\":\"v1\",\"when\":{\"on\":\"2028-06-10\"},"
+                        "{\"id\":\"f1\",\"kind\":\"feed\",\"subject\":\"v9\",\"when\":{\"on\":\"2028-06-10\"},"
                                 + "\"material\":{\"product\":\"urea\"},\"rate\":{\"value\":9,\"unit\":\"kg/ha\"},"
                                 + "\"rateOf\":\"nitrogen\"}"),
                 "/subject");
