@@ -135,7 +135,7 @@ export function FeedStep() {
               , as is usual for this crop. What is planned here replaces it.
             </>
           ) : (
-            'Nothing planned yet, and the simulation feeds it nothing.'
+            `Nothing planned yet${feed ? ', and the simulation feeds it nothing' : ''}.`
           )
         }
       />

@@ -23,20 +23,20 @@ export function BoxTable({ seen }: { seen: Schemas['MixChapterView'] | undefined
           <tr key={b.id} className="border-b border-rule2 align-baseline">
             <td className="py-1 font-bold">{b.name}</td>
             <td className="pr-3">{b.species.map(name).join(', ')}</td>
-            <td className="text-right">
+            <td className="pl-2 text-right">
               <FigureText of={b.rate} />
             </td>
-            <td className="text-right">
+            <td className="pl-2 text-right">
               <FigureText of={b.density} />
             </td>
-            <td className="text-right">
+            <td className="pl-2 text-right">
               {b.fills ? (
                 <FigureText of={b.fills} />
               ) : (
                 <i className="text-[13px] text-ink2">type its size</i>
               )}
             </td>
-            <td className="text-right font-bold">
+            <td className="pl-2 text-right font-bold">
               <FigureText of={b.catchTest} />
             </td>
           </tr>

@@ -198,10 +198,11 @@ public final class GroundCourse {
     }
 
     /** Water that roots could draw down to the rooting limit, mm. */
+    /** Between wilting point and field capacity (FAO-56): what a wet day holds above drains and is nobody's. */
     private static double available(GroundState s) {
         double mm = 0;
         for (int l = 0; l < GroundSoil.LAYERS; l++) {
-            mm += s.soil.rootedShare(l, s.soil.rootingM) * Math.max(0, s.waterMm[l] - s.soil.wiltingMm[l]);
+            mm += s.soil.reachableMm(l, Math.min(1, s.relativeWater(l)));
         }
         return mm;
     }

@@ -1,5 +1,7 @@
 package app.etlo.core.nitrogen;
 
+import app.etlo.core.knowledge.Crop;
+import app.etlo.core.knowledge.Group;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Figure;
 import app.etlo.core.working.Figured;
@@ -21,8 +23,8 @@ import java.util.stream.IntStream;
 public final class UsualFeeding {
     /** Nitrogen above this is given in parts. */
     private static final double AT_ONCE_KG_HA = 60;
-    /** A crop that stands longer has been sown in autumn. */
-    private static final int OVER_WINTER_DAYS = 230;
+    /** A cereal or rape that stands longer has been sown for the winter. */
+    private static final int OVER_WINTER_DAYS = 170;
     /** Days from growth in spring, and from the first node, to the harvest of a winter cereal. */
     private static final int SPRING_DAYS = 125;
 
@@ -71,12 +73,13 @@ public final class UsualFeeding {
     }
 
     /** In time; none without a need. */
-    public static List<Part> of(LocalDate planted, Optional<LocalDate> harvested, double needKgHa) {
+    public static List<Part> of(Crop crop, LocalDate planted, Optional<LocalDate> harvested, double needKgHa) {
         if (needKgHa <= 0) {
             return List.of();
         }
+        boolean sownInAutumn = crop.group() == Group.COOL_GRASS || crop.group() == Group.BRASSICA;
         boolean overWinter = harvested
-                .filter(h -> ChronoUnit.DAYS.between(planted, h) > OVER_WINTER_DAYS)
+                .filter(h -> sownInAutumn && ChronoUnit.DAYS.between(planted, h) > OVER_WINTER_DAYS)
                 .isPresent();
         if (overWinter) {
             LocalDate harvest = harvested.orElseThrow();

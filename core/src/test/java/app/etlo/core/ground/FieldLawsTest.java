@@ -10,6 +10,7 @@ import app.etlo.core.weather.Climate;
 import app.etlo.core.working.Origin;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -94,12 +95,19 @@ class FieldLawsTest {
         }
     }
 
+    /**
+     * By at most 3 mm; by a little more where a storm has just filled the soil: what is drier under a living cover takes in what the wet ground
+     * of a dead one sheds.
+     */
     @Property(tries = 20)
     void a_cover_killed_later_leaves_no_more_water_on_the_day_of_the_later_kill(
             @ForAll @IntRange(max = 4) int place, @ForAll @IntRange(min = 5, max = 40) int later) {
         LocalDate early = LocalDate.of(2026, 4, 10);
         String then = early.plusDays(later).toString();
         double[][] water = new double[2][];
+        double full = IntStream.range(0, GroundSoil.LAYERS)
+                .mapToDouble(l -> Trials.siltLoam().reachableMm(l, 1))
+                .sum();
         for (int i = 0; i < 2; i++) {
             Trials t = Trials.at(CLIMATES.get(place), "2025-09-01", "2026-06-15");
             // something that does nothing on that day, so that both are recorded on the evening before
@@ -110,7 +118,11 @@ class FieldLawsTest {
             water[i] = g.course().ground(g.at(then), OfGround.AVAILABLE_WATER_MM);
         }
         for (int m = 0; m < water[0].length; m++) {
-            assertThat(water[1][m]).as("year " + m).isLessThanOrEqualTo(water[0][m] + 3);
+            double allowed = water[1][m] > 0.97 * full ? 8 : 3;
+            assertThat(water[1][m])
+                    .as("year " + m)
+                    .isBetween(0.0, full + 0.01)
+                    .isLessThanOrEqualTo(water[0][m] + allowed);
         }
     }
 

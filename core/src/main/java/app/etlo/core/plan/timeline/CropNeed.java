@@ -37,7 +37,9 @@ public final class CropNeed {
     public static List<UsualFeeding.Part> usualFeeding(PlanInTime plan, CropInTime crop) {
         return crop.planted().stream()
                 .flatMap(planted -> assumed(plan, crop).stream()
-                        .flatMap(need -> UsualFeeding.of(planted, crop.harvested(), need.in(Unit.KG_PER_HA)).stream()))
+                        .flatMap(need ->
+                                UsualFeeding.of(crop.crop(), planted, crop.harvested(), need.in(Unit.KG_PER_HA))
+                                        .stream()))
                 .toList();
     }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.etlo.core.advice.Note;
+import app.etlo.core.knowledge.Crop;
 import app.etlo.core.mix.SeasonGrowth;
 import app.etlo.core.nitrogen.UsualFeeding;
 import app.etlo.core.plan.FieldPlans;
@@ -134,9 +135,15 @@ class FedTest {
     @Test
     void a_small_need_is_given_at_once_and_none_for_what_needs_none() {
         LocalDate planted = LocalDate.of(2028, 5, 1);
-        assertThat(UsualFeeding.of(planted, Optional.empty(), 50)).containsExactly(new UsualFeeding.Part(planted, 100));
-        assertThat(UsualFeeding.of(planted, Optional.empty(), 0)).isEmpty();
-        assertThat(UsualFeeding.of(planted, Optional.of(planted.plusDays(290)), 50))
+        Crop wheat = Plans.KNOWLEDGE.crops().get("winter-wheat");
+        Crop beet = Plans.KNOWLEDGE.crops().get("sugar-beet");
+        assertThat(UsualFeeding.of(wheat, planted, Optional.empty(), 50))
+                .containsExactly(new UsualFeeding.Part(planted, 100));
+        assertThat(UsualFeeding.of(wheat, planted, Optional.empty(), 0)).isEmpty();
+        // a beet that stands as long has no winter in it
+        assertThat(UsualFeeding.of(beet, planted, Optional.of(planted.plusDays(200)), 50))
+                .hasSize(1);
+        assertThat(UsualFeeding.of(wheat, planted, Optional.of(planted.plusDays(205)), 50))
                 .extracting(UsualFeeding.Part::percent)
                 .containsExactly(20.0, 80.0);
     }
