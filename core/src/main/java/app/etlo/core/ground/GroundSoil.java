@@ -33,6 +33,9 @@ public final class GroundSoil {
     final double nitrateFactor;
     final double humusFactor;
 
+    /** Part of the light that neighbours share as patches, 0 to 1; the taller take the rest first. */
+    final double patches;
+
     final GroundStart start;
 
     private GroundSoil(SoilProfile profile, GroundVariation v, GroundStart start) {
@@ -61,12 +64,18 @@ public final class GroundSoil {
             }
             top = bottom;
         }
+        for (int l = 0; l < LAYERS; l++) {
+            double more = (v.ground().holds() - 1) * (capacityMm[l] - wiltingMm[l]);
+            capacityMm[l] += more;
+            saturationMm[l] += more;
+        }
+        this.patches = LightSharing.PATCH + v.plants().patches();
         this.organicPercent = organic / 0.3;
         this.rootingM = Math.min(BOTTOM_M[LAYERS - 1], profile.rootingM());
         this.evaporableMm = capacityMm[0] - 0.5 * wiltingMm[0];
-        this.moreWaterShare = v.waterShare();
-        this.nitrateFactor = v.nitrate();
-        this.humusFactor = v.humus();
+        this.moreWaterShare = v.ground().waterShare();
+        this.nitrateFactor = v.ground().nitrate();
+        this.humusFactor = v.ground().humus();
     }
 
     public static GroundSoil of(SoilProfile profile) {
@@ -89,6 +98,7 @@ public final class GroundSoil {
                 && Arrays.equals(capacityMm, o.capacityMm)
                 && Arrays.equals(saturationMm, o.saturationMm)
                 && organicPercent == o.organicPercent
+                && patches == o.patches
                 && rootingM == o.rootingM
                 && moreWaterShare == o.moreWaterShare
                 && nitrateFactor == o.nitrateFactor

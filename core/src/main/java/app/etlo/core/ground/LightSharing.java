@@ -36,7 +36,7 @@ final class LightSharing {
         layers(s, n);
         for (int i = 0; i < n; i++) {
             int p = s.order[i];
-            s.light[p] = (1 - PATCH) * s.light[p] + PATCH * taken * s.scratch[p] / sum;
+            s.light[p] = (1 - s.soil.patches) * s.light[p] + s.soil.patches * taken * s.scratch[p] / sum;
         }
     }
 

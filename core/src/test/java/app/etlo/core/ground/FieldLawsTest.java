@@ -69,7 +69,7 @@ class FieldLawsTest {
                                 Origin.ENTERED,
                                 "trial")),
                         1.8),
-                GroundVariation.NONE.nitrate(factor));
+                GroundVariation.nitrate(factor));
     }
 
     /** Of a grass or brassica that is watered. */

@@ -170,7 +170,7 @@ class GroundMemoryTest {
         List<GroundEvent> events = List.of(new GroundEvent.Sow(150, "s", 0, 200, false));
         GroundScript one = new GroundScript(Trials.siltLoam(), List.of(rye), events);
         GroundScript other =
-                new GroundScript(Trials.siltLoam(), List.of(rye.varied(GroundVariation.NONE.lightUse(1.1))), events);
+                new GroundScript(Trials.siltLoam(), List.of(rye.varied(GroundVariation.lightUse(1.1))), events);
         assertThat(one.sameUntil(other)).isEqualTo(150);
     }
 

@@ -23,7 +23,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
@@ -32,8 +31,6 @@ import java.util.stream.Stream;
  */
 public final class Sensitivities {
     public static final Source SPANS = Source.own("round spans of what is not known of a field; one input at a time");
-
-    /** Figures that rest on the simulation. */
 
     /** Bands narrower than this share of the middle are of high confidence, than the second of medium. */
     private static final double HIGH_BELOW = 0.5;
@@ -53,7 +50,7 @@ public final class Sensitivities {
     public enum Confidence {
         HIGH("high", "the band is under half of the middle"),
         MEDIUM("medium", "the band is between a half and 1.2 times the middle"),
-        LOW("low", "the band is over 1.2 times the middle");
+        LOW("low", "the band is over 1.2 times the middle, or there is none");
 
         private final String id;
         private final String words;
@@ -91,32 +88,52 @@ public final class Sensitivities {
     public record Move(
             String input, String from, String to, double low, double high, String lowText, String highText) {}
 
-    private record Knob(
-            String input,
-            String from,
-            String to,
-            Function<GroundVariation, GroundVariation> low,
-            Function<GroundVariation, GroundVariation> high) {}
+    private record Knob(String input, String from, String to, GroundVariation low, GroundVariation high) {}
 
     private static final List<Knob> KNOBS = List.of(
-            new Knob("plants that come up", "× 0.7", "× 1.15", v -> v.emergence(0.7), v -> v.emergence(1.15)),
-            new Knob("use of light", "× 0.88", "× 1.12", v -> v.lightUse(0.88), v -> v.lightUse(1.12)),
-            new Knob("degree days to bloom", "× 0.9", "× 1.1", v -> v.toFlower(0.9), v -> v.toFlower(1.1)),
+            new Knob(
+                    "plants that come up",
+                    "× 0.7",
+                    "× 1.15",
+                    GroundVariation.emergence(0.7),
+                    GroundVariation.emergence(1.15)),
+            new Knob("seed of the cover", "× 0.75", "× 1.25", GroundVariation.seed(0.75), GroundVariation.seed(1.25)),
+            new Knob("use of light", "× 0.88", "× 1.12", GroundVariation.lightUse(0.88), GroundVariation.lightUse(1.12)),
+            new Knob(
+                    "degree days to bloom",
+                    "× 0.9",
+                    "× 1.1",
+                    GroundVariation.toFlower(0.9),
+                    GroundVariation.toFlower(1.1)),
             new Knob(
                     "hardiness",
                     "2 °C (3.6 °F) hardier",
                     "2 °C (3.6 °F) tenderer",
-                    v -> v.hardiness(-2),
-                    v -> v.hardiness(2)),
-            new Knob("nitrogen from humus", "× 0.7", "× 1.3", v -> v.humus(0.7), v -> v.humus(1.3)),
-            new Knob("nitrate at the start", "× 0.5", "× 1.6", v -> v.nitrate(0.5), v -> v.nitrate(1.6)),
+                    GroundVariation.hardiness(-2),
+                    GroundVariation.hardiness(2)),
+            new Knob(
+                    "competition for light",
+                    "weaker: more stands in patches",
+                    "stronger: evenly mixed",
+                    GroundVariation.patches(0.15),
+                    GroundVariation.patches(-0.15)),
+            new Knob(
+                    "what an end leaves alive",
+                    "× 0.5",
+                    "× 1.5",
+                    GroundVariation.survivors(0.5),
+                    GroundVariation.survivors(1.5)),
+            new Knob("nitrogen given", "× 0.75", "× 1.25", GroundVariation.fed(0.75), GroundVariation.fed(1.25)),
+            new Knob("nitrogen from humus", "× 0.7", "× 1.3", GroundVariation.humus(0.7), GroundVariation.humus(1.3)),
+            new Knob("nitrate at the start", "× 0.5", "× 1.6", GroundVariation.nitrate(0.5), GroundVariation.nitrate(1.6)),
             new Knob(
                     "water at the start",
                     "less by a quarter",
                     "more by a quarter",
-                    v -> v.water(-0.25),
-                    v -> v.water(0.25)),
-            new Knob("rain of the field", "× 0.85", "× 1.15", v -> v.rain(0.85), v -> v.rain(1.15)));
+                    GroundVariation.water(-0.25),
+                    GroundVariation.water(0.25)),
+            new Knob("water the soil holds", "× 0.8", "× 1.2", GroundVariation.holds(0.8), GroundVariation.holds(1.2)),
+            new Knob("rain of the field", "× 0.85", "× 1.15", GroundVariation.rain(0.85), GroundVariation.rain(1.15)));
 
     /**
      * Of a figure of a plan; empty where the plan has no such figure or it does not rest on the simulation.
@@ -138,8 +155,8 @@ public final class Sensitivities {
                             k.input(),
                             k.from(),
                             k.to(),
-                            evaluator.evaluate(plan, context, asOf, k.low().apply(GroundVariation.NONE)),
-                            evaluator.evaluate(plan, context, asOf, k.high().apply(GroundVariation.NONE)),
+                            evaluator.evaluate(plan, context, asOf, k.low()),
+                            evaluator.evaluate(plan, context, asOf, k.high()),
                             figureId,
                             shown)
                     .ifPresent(moves::add);
@@ -168,8 +185,10 @@ public final class Sensitivities {
     }
 
     private static Confidence confidence(Figure f) {
-        double width = (f.value().high() - f.value().low()) / Math.max(1e-9, Math.abs(f.middle()));
-        return width <= HIGH_BELOW ? Confidence.HIGH : width <= MEDIUM_BELOW ? Confidence.MEDIUM : Confidence.LOW;
+        double spread = f.value().high() - f.value().low();
+        double width = spread / Math.max(1e-9, Math.abs(f.middle()));
+        // without a band nothing says how far it can be off
+        return spread <= 0 ? Confidence.LOW : width <= HIGH_BELOW ? Confidence.HIGH : width <= MEDIUM_BELOW ? Confidence.MEDIUM : Confidence.LOW;
     }
 
     /** Whether over half of the plants of a stand, or of all stands for the whole rotation, are of kinds or species not tuned on. */

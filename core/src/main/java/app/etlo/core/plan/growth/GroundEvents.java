@@ -276,7 +276,9 @@ public final class GroundEvents {
                 place,
                 s.standId() + "/" + s.plant().id(),
                 index,
-                s.plantsM2() * variation.emergence(),
+                s.plantsM2()
+                        * variation.plants().emergence()
+                        * (s.species().isPresent() ? variation.plants().seed() : 1),
                 s.depthCm()));
     }
 
@@ -314,13 +316,13 @@ public final class GroundEvents {
     private void feed(String standId) {
         timeline.feedings(standId)
                 .forEach(f -> events.add(new GroundEvent.Fertilise(
-                        day(f.date()), f.place(), standId + "/" + f.id(), f.nitrogenKgHa() * GM2_OF_KG_HA)));
+                        day(f.date()), f.place(), standId + "/" + f.id(), f.nitrogenKgHa() * GM2_OF_KG_HA * variation.plants().fed())));
     }
 
     private void feed(String id, List<Fed> usual) {
         for (int i = 0; i < usual.size(); i++) {
             events.add(new GroundEvent.Fertilise(
-                    day(usual.get(i).on()), id + "/usual " + i, usual.get(i).kgHa() * GM2_OF_KG_HA));
+                    day(usual.get(i).on()), id + "/usual " + i, usual.get(i).kgHa() * GM2_OF_KG_HA * variation.plants().fed()));
         }
     }
 
@@ -352,11 +354,15 @@ public final class GroundEvents {
                                 ? new Kill(1, 1)
                                 : species.get(s.index())
                                         .map(x -> new Kill(
-                                                method.get().kills(x, false),
-                                                method.get().kills(x, true),
+                                                killed(method.get().kills(x, false)),
+                                                killed(method.get().kills(x, true)),
                                                 method.get().survivors()))
                                         .orElse(Kill.NONE))
                 .toList();
+    }
+
+    private double killed(double share) {
+        return Math.max(0, 1 - (1 - share) * variation.plants().survivors());
     }
 
     /** What stays of the residue is the tool's own share, by how much of the ground it disturbs; tillage kills covers that stand. */

@@ -10,6 +10,7 @@ import app.etlo.core.plan.chapter.Evaluator;
 import app.etlo.core.plan.document.Dossier;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** One input at a time: what must move a figure moves it, in the direction it must, and what cannot does not. */
@@ -35,7 +36,7 @@ class SensitivitiesTest {
     @Test
     void what_a_cover_weighs_hangs_on_light_nitrogen_and_its_day() {
         SensitivityView v = of("grow/v1/mass").orElseThrow();
-        assertThat(v.moves()).hasSize(9);
+        assertThat(v.moves()).hasSize(14);
         Move light = move(v, "use of light");
         assertThat(light.high()).isGreaterThan(light.low());
         Move humus = move(v, "nitrogen from humus");
@@ -56,6 +57,56 @@ class SensitivitiesTest {
     void more_rain_leaves_more_nitrogen_to_leach() {
         Move rain = move(of("grow/leached").orElseThrow(), "rain of the field");
         assertThat(rain.high()).isGreaterThanOrEqualTo(rain.low());
+    }
+
+    /** What can only do one thing to the nitrogen in the tops of a stand without legumes does it, in every climate. */
+    @Test
+    void more_nitrogen_never_gives_less_in_the_tops() {
+        for (String place : List.of("tarrow-ridge 43", "isk-harbour 52.3", "lowmarl 33")) {
+            String[] at = place.split(" ");
+            Dossier d = Plans.read(FieldPlans.of()
+                    .field("\"station\":\"" + at[0] + "\",\"point\":{\"lat\":" + at[1] + ",\"lon\":-30}")
+                    .crop("winter-wheat", "2026-10-10", "2027-07-20")
+                    .crop("grain-corn", "2028-05-10", "2028-10-15")
+                    .coverWithAims("v1", "before", "c2", List.of("mulch"), "cereal-rye")
+                    .operation("sow", "v1", "2027-09-05", "\"method\":\"drilled\"")
+                    .operation("end", "v1", "2028-04-28", "\"method\":\"burndown\"")
+                    .text());
+            SensitivityView v = Sensitivities.of(
+                            new Evaluator(Plans.KNOWLEDGE),
+                            d.plan(),
+                            d.context(),
+                            FieldPlans.AS_OF,
+                            "grow/v1/nitrogen")
+                    .orElseThrow();
+            double middle = v.figure().value();
+            for (String input : List.of("nitrogen from humus", "nitrate at the start", "nitrogen given")) {
+                Move m = move(v, input);
+                assertThat(m.low()).as(place + " " + input).isLessThanOrEqualTo(middle * 1.001);
+                assertThat(m.high()).as(place + " " + input).isGreaterThanOrEqualTo(middle * 0.999);
+            }
+        }
+    }
+
+    /** What a burndown leaves of vetch stands beside the corn: half as much of it, and the corn is no lighter. */
+    @Test
+    void what_an_end_leaves_alive_takes_from_the_next_crop() {
+        Move alive = move(of("grow/c2/cropMass").orElseThrow(), "what an end leaves alive");
+        assertThat(alive.low()).isGreaterThanOrEqualTo(alive.high());
+        Move seed = move(of("grow/v1/mass").orElseThrow(), "seed of the cover");
+        assertThat(seed.high()).isGreaterThan(seed.low());
+    }
+
+    /** A figure without a band says nothing of how far it can be off. */
+    @Test
+    void a_figure_without_a_band_is_never_sure() {
+        List<SensitivityView> all = Stream.of("grow/lowestCover", "grow/bareDays", "grow/start/mineralN", "grow/v1/mass")
+                .flatMap(id -> of(id).stream())
+                .toList();
+        assertThat(all).anyMatch(v -> v.figure().lowValue().isEmpty());
+        assertThat(all)
+                .filteredOn(v -> v.figure().lowValue().isEmpty())
+                .allMatch(v -> v.confidence() == Sensitivities.Confidence.LOW);
     }
 
     @Test
