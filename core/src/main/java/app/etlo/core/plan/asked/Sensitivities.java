@@ -98,7 +98,8 @@ public final class Sensitivities {
                     GroundVariation.emergence(0.7),
                     GroundVariation.emergence(1.15)),
             new Knob("seed of the cover", "× 0.75", "× 1.25", GroundVariation.seed(0.75), GroundVariation.seed(1.25)),
-            new Knob("use of light", "× 0.88", "× 1.12", GroundVariation.lightUse(0.88), GroundVariation.lightUse(1.12)),
+            new Knob(
+                    "use of light", "× 0.88", "× 1.12", GroundVariation.lightUse(0.88), GroundVariation.lightUse(1.12)),
             new Knob(
                     "degree days to bloom",
                     "× 0.9",
@@ -125,7 +126,12 @@ public final class Sensitivities {
                     GroundVariation.survivors(1.5)),
             new Knob("nitrogen given", "× 0.75", "× 1.25", GroundVariation.fed(0.75), GroundVariation.fed(1.25)),
             new Knob("nitrogen from humus", "× 0.7", "× 1.3", GroundVariation.humus(0.7), GroundVariation.humus(1.3)),
-            new Knob("nitrate at the start", "× 0.5", "× 1.6", GroundVariation.nitrate(0.5), GroundVariation.nitrate(1.6)),
+            new Knob(
+                    "nitrate at the start",
+                    "× 0.5",
+                    "× 1.6",
+                    GroundVariation.nitrate(0.5),
+                    GroundVariation.nitrate(1.6)),
             new Knob(
                     "water at the start",
                     "less by a quarter",
@@ -188,7 +194,9 @@ public final class Sensitivities {
         double spread = f.value().high() - f.value().low();
         double width = spread / Math.max(1e-9, Math.abs(f.middle()));
         // without a band nothing says how far it can be off
-        return spread <= 0 ? Confidence.LOW : width <= HIGH_BELOW ? Confidence.HIGH : width <= MEDIUM_BELOW ? Confidence.MEDIUM : Confidence.LOW;
+        return spread <= 0
+                ? Confidence.LOW
+                : width <= HIGH_BELOW ? Confidence.HIGH : width <= MEDIUM_BELOW ? Confidence.MEDIUM : Confidence.LOW;
     }
 
     /** Whether over half of the plants of a stand, or of all stands for the whole rotation, are of kinds or species not tuned on. */

@@ -316,13 +316,18 @@ public final class GroundEvents {
     private void feed(String standId) {
         timeline.feedings(standId)
                 .forEach(f -> events.add(new GroundEvent.Fertilise(
-                        day(f.date()), f.place(), standId + "/" + f.id(), f.nitrogenKgHa() * GM2_OF_KG_HA * variation.plants().fed())));
+                        day(f.date()),
+                        f.place(),
+                        standId + "/" + f.id(),
+                        f.nitrogenKgHa() * GM2_OF_KG_HA * variation.plants().fed())));
     }
 
     private void feed(String id, List<Fed> usual) {
         for (int i = 0; i < usual.size(); i++) {
             events.add(new GroundEvent.Fertilise(
-                    day(usual.get(i).on()), id + "/usual " + i, usual.get(i).kgHa() * GM2_OF_KG_HA * variation.plants().fed()));
+                    day(usual.get(i).on()),
+                    id + "/usual " + i,
+                    usual.get(i).kgHa() * GM2_OF_KG_HA * variation.plants().fed()));
         }
     }
 

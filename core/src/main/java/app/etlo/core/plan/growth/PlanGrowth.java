@@ -238,7 +238,10 @@ public final class PlanGrowth implements RootZone {
     private GroundWeather weather() {
         if (weather == null) {
             weather = GroundWeather.of(
-                    plan.years().orElseThrow(), plan.asOf(), plan.evapotranspirationScale(), variation.ground().rain());
+                    plan.years().orElseThrow(),
+                    plan.asOf(),
+                    plan.evapotranspirationScale(),
+                    variation.ground().rain());
         }
         return weather;
     }

@@ -2,6 +2,7 @@ package app.etlo.core.plan.asked;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.plan.FieldPlans;
 import app.etlo.core.plan.Plans;
 import app.etlo.core.plan.asked.Sensitivities.Move;
@@ -9,13 +10,22 @@ import app.etlo.core.plan.asked.Sensitivities.SensitivityView;
 import app.etlo.core.plan.chapter.Evaluator;
 import app.etlo.core.plan.document.Dossier;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** One input at a time: what must move a figure moves it, in the direction it must, and what cannot does not. */
 class SensitivitiesTest {
+    /** Each is some thirty plans worked out. */
+    private static final Map<String, Optional<SensitivityView>> KNOWN = new ConcurrentHashMap<>();
+
     private static Optional<SensitivityView> of(String figure) {
+        return KNOWN.computeIfAbsent(figure, SensitivitiesTest::worked);
+    }
+
+    private static Optional<SensitivityView> worked(String figure) {
         Dossier d = Plans.read(FieldPlans.of()
                 .crop("winter-wheat", "2026-10-01", "2027-07-20")
                 .crop("grain-corn", "2028-05-10", "2028-10-15")
@@ -72,20 +82,24 @@ class SensitivitiesTest {
                     .operation("sow", "v1", "2027-09-05", "\"method\":\"drilled\"")
                     .operation("end", "v1", "2028-04-28", "\"method\":\"burndown\"")
                     .text());
-            SensitivityView v = Sensitivities.of(
-                            new Evaluator(Plans.KNOWLEDGE),
-                            d.plan(),
-                            d.context(),
-                            FieldPlans.AS_OF,
-                            "grow/v1/nitrogen")
-                    .orElseThrow();
-            double middle = v.figure().value();
-            for (String input : List.of("nitrogen from humus", "nitrate at the start", "nitrogen given")) {
-                Move m = move(v, input);
-                assertThat(m.low()).as(place + " " + input).isLessThanOrEqualTo(middle * 1.001);
-                assertThat(m.high()).as(place + " " + input).isGreaterThanOrEqualTo(middle * 0.999);
+            double middle = nitrogen(d, GroundVariation.NONE);
+            for (GroundVariation less :
+                    List.of(GroundVariation.humus(0.7), GroundVariation.nitrate(0.5), GroundVariation.fed(0.75))) {
+                assertThat(nitrogen(d, less)).as(place).isLessThanOrEqualTo(middle * 1.001);
+            }
+            for (GroundVariation more :
+                    List.of(GroundVariation.humus(1.3), GroundVariation.nitrate(1.6), GroundVariation.fed(1.25))) {
+                assertThat(nitrogen(d, more)).as(place).isGreaterThanOrEqualTo(middle * 0.999);
             }
         }
+    }
+
+    private static double nitrogen(Dossier d, GroundVariation v) {
+        return new Evaluator(Plans.KNOWLEDGE)
+                .evaluate(d.plan(), d.context(), FieldPlans.AS_OF, v)
+                .figures()
+                .get("grow/v1/nitrogen")
+                .middle();
     }
 
     /** What a burndown leaves of vetch stands beside the corn: half as much of it, and the corn is no lighter. */
@@ -100,7 +114,7 @@ class SensitivitiesTest {
     /** A figure without a band says nothing of how far it can be off. */
     @Test
     void a_figure_without_a_band_is_never_sure() {
-        List<SensitivityView> all = Stream.of("grow/lowestCover", "grow/bareDays", "grow/start/mineralN", "grow/v1/mass")
+        List<SensitivityView> all = Stream.of("grow/lowestCover", "grow/start/mineralN", "grow/v1/mass")
                 .flatMap(id -> of(id).stream())
                 .toList();
         assertThat(all).anyMatch(v -> v.figure().lowValue().isEmpty());
