@@ -5,7 +5,6 @@ import app.etlo.core.mix.Component;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
 import java.util.List;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Nitrogen is given to a mix with legumes: it feeds what stands beside them. */
@@ -42,8 +41,10 @@ final class CoverFed extends Judgement {
     }
 
     private static String names(List<Species> legumes) {
-        return legumes.stream()
+        List<String> all = legumes.stream()
                 .map(x -> x.name().toLowerCase(java.util.Locale.ROOT))
-                .collect(Collectors.joining(" and "));
+                .toList();
+        int last = all.size() - 1;
+        return last == 0 ? all.get(0) : String.join(", ", all.subList(0, last)) + " and " + all.get(last);
     }
 }

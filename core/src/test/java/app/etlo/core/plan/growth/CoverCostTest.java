@@ -52,7 +52,7 @@ class CoverCostTest {
         assertThat(rules(e)).doesNotContain("cover-costs-water");
     }
 
-    /** Chapter 4c: rye killed at C:N over 40 leaves the young crop short by some 20 to 60 kg/ha. */
+    /** Rye killed at a C:N over 40 leaves the young crop short by some 20 to 60 kg/ha (common practice); against bare ground by more. */
     @Test
     void rye_that_is_ended_late_leaves_the_young_crop_short_of_nitrogen() {
         Evaluated e = rye("tarrow-ridge", 43, "2027-09-10", "2028-05-18").evaluated();
