@@ -104,7 +104,7 @@ export function drawStand(form: string, bed: Bed, seed: string): Drawn {
   let heads = '';
   for (let k = Math.ceil((x0 - bed.origin) / pitch); ; k++) {
     const c = bed.origin + k * pitch + pitch * 0.24 * (hash(seed, k, 1) - 0.5);
-    if (c > x1 - 0.5) break;
+    if (!(c <= x1 - 0.5)) break;
     if (c < x0) continue;
     const q: Plant = {
       c,
@@ -138,7 +138,7 @@ export function drawRoots(bed: Bed, tap: boolean, seed: string): string {
   let d = '';
   for (let k = Math.ceil((bed.x0 - bed.origin) / step); ; k++) {
     const x = bed.origin + k * step + step * 0.5 * (hash(seed, k, 5) - 0.5);
-    if (x > bed.x1 - 1) break;
+    if (!(x <= bed.x1 - 1)) break;
     if (x < bed.x0 + 1) continue;
     const deep = bed.at(x) * (0.8 + 0.2 * hash(seed, k, 6));
     if (deep < 4) continue;

@@ -39,7 +39,8 @@ export function months(scale: TimeScale): Tick[] {
       y++;
     }
     const first = Date.UTC(y, m, 1) / DAY_MS;
-    if (first > scale.to) return ticks;
+    // also where there is no end to the span, or the months would have none
+    if (!(first <= scale.to)) return ticks;
     const next = Date.UTC(y, m + 1, 1) / DAY_MS;
     if (first < scale.from) continue;
     const width = (next - first) * px;

@@ -173,10 +173,7 @@ class HandIT extends InBrowser {
         assertThat(page.getByText("not saved: the server does not answer")).isVisible();
         end("7 May 2027");
         server.start();
-        assertThat(page.getByRole(AriaRole.STATUS).first())
-                .hasText(
-                        "saved",
-                        new com.microsoft.playwright.assertions.LocatorAssertions.HasTextOptions().setTimeout(20_000));
+        assertThat(page.getByRole(AriaRole.STATUS).first()).hasText("saved");
         page.reload();
         end("7 May 2027");
         assertThat(field("Nitrogen in the dry tops")).hasValue("2.2");

@@ -11,6 +11,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.PlaywrightException;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
@@ -23,6 +24,8 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.api.extension.TestExecutionExceptionHandler;
 
 /** A headless Chromium on the running product. A message in the browser's console fails the test. */
 abstract class InBrowser {
@@ -39,7 +42,7 @@ abstract class InBrowser {
             "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost");
 
     /** How long anything is waited for that is there in a blink on a machine at rest. */
-    static final int PATIENCE_MS = 60_000;
+    static final int PATIENCE_MS = 120_000;
 
     static RunningServer server;
     private static Playwright playwright;
@@ -77,6 +80,30 @@ abstract class InBrowser {
                 .setBaseURL(server.url()));
         context.setDefaultTimeout(PATIENCE_MS);
         page = listened(context.newPage());
+    }
+
+    /** What a failed test leaves behind: does the page still work, are its frames drawn, and what did it show? */
+    @RegisterExtension
+    final TestExecutionExceptionHandler seen = (test, failure) -> {
+        for (Page p : context == null ? List.<Page>of() : context.pages()) {
+            System.err.printf(
+                    "%s: %s; its script %s, its frames %s%n",
+                    test.getDisplayName(), p.url(), answers(p, 100.0), answers(p, null));
+        }
+        throw failure;
+    };
+
+    private static String answers(Page p, Double everyMs) {
+        Page.WaitForFunctionOptions patience = new Page.WaitForFunctionOptions().setTimeout(5_000);
+        if (everyMs != null) {
+            patience.setPollingInterval(everyMs);
+        }
+        try {
+            p.waitForFunction("() => true", null, patience);
+            return "go on";
+        } catch (PlaywrightException e) {
+            return "stand still";
+        }
     }
 
     /** A page whose complaints are kept. */

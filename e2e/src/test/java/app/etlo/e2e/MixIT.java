@@ -6,7 +6,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -70,7 +69,7 @@ class MixIT extends InBrowser {
         button("Cost against aims").click();
         assertThat(proposals.getByRole(
                         AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("species, .* %$"))))
-                .hasCount(10, new LocatorAssertions.HasCountOptions().setTimeout(60_000));
+                .hasCount(10);
         accessible("mix with proposals");
         button("make it the own").click();
         saved();

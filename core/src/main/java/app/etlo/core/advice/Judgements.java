@@ -57,6 +57,7 @@ public final class Judgements {
             new LotTooSmall(),
             new SharesOutOfUse(),
             new DepthsApart(),
+            new SownTooDeep(),
             new HarmsStock(),
             new SeedForMulch(),
             new ProgrammeAsked(),

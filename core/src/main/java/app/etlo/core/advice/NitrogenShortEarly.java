@@ -23,8 +23,8 @@ final class NitrogenShortEarly extends Judgement {
                 "nitrogen-short-early",
                 Weight.THINK,
                 Step.FEED,
-                "four weeks after planting a crop that needs nitrogen has under 80 kg/ha of it in the top 60 cm and in its tops, 15 kg/ha"
-                        + " less than on the same ground without the cover",
+                "two, four or six weeks after planting a crop that needs nitrogen has under 80 kg/ha of it in the top 60 cm and in its"
+                        + " tops, 15 kg/ha less than on the same ground without the cover",
                 Source.own("the ground simulation, with and without the cover: docs/simulation.md"),
                 "medium");
     }
@@ -35,7 +35,10 @@ final class NitrogenShortEarly extends Judgement {
                 .flatMap(n -> n.crop().need())
                 .filter(n -> n.value().middle() > 0)
                 .isPresent();
-        return c.cost().filter(k -> needs && k.nitrogenKgHa().middle() >= MUCH_KG_HA && k.freeKgHa() < ENOUGH_KG_HA);
+        return c.cost()
+                .filter(k -> needs
+                        && k.worst().lessKgHa().middle() >= MUCH_KG_HA
+                        && k.worst().freeKgHa() < ENOUGH_KG_HA);
     }
 
     @Override
@@ -46,21 +49,29 @@ final class NitrogenShortEarly extends Judgement {
                                 c.next().orElseThrow().id(),
                                 Optional.of(k.planted()),
                                 words(s, k),
-                                List.of("short by " + kgHa(s, k.nitrogenKgHa().middle())),
+                                List.of("short by "
+                                        + kgHa(s, k.worst().lessKgHa().middle())),
                                 "an earlier end, a legume in the mix, or nitrogen beside the row")));
     }
 
     private static String words(Situation s, CoverCost k) {
-        String bound = k.boundKgHa() > MUCH_KG_HA
-                ? " Its residue holds " + kgHa(s, k.boundKgHa())
+        CoverCost.Early worst = k.worst();
+        String bound = worst.boundKgHa() > MUCH_KG_HA
+                ? " Its residue holds " + kgHa(s, worst.boundKgHa())
                         + " more than there would be without it, most of which comes free too late for this crop's start."
                 : "";
-        return "On " + Shown.date(k.young()) + ", when the crop is young, about "
-                + kgHa(s, k.freeKgHa()) + " of nitrogen is in the top " + s.sayRound(60, Unit.CENTIMETRE)
-                + " and in the crop, " + kgHa(s, k.nitrogenKgHa().middle()) + " less than without the cover." + bound
+        return weeks(k) + " after planting the young crop is shortest about " + Shown.date(worst.evening()) + ": "
+                + kgHa(s, worst.freeKgHa()) + " of nitrogen in the top " + s.sayRound(60, Unit.CENTIMETRE)
+                + " and in the crop, " + kgHa(s, worst.lessKgHa().middle()) + " less than without the cover." + bound
                 + " Place " + kgHa(s, LEAST_BESIDE_KG_HA).replaceFirst(" .*", "") + " to "
                 + kgHa(s, MOST_BESIDE_KG_HA)
                 + " of nitrogen beside the row at planting, as part of its need and within local rules.";
+    }
+
+    /** The weeks looked at. */
+    private static String weeks(CoverCost k) {
+        List<Integer> weeks = k.early().stream().map(CoverCost.Early::week).toList();
+        return "Between week " + weeks.get(0) + " and week " + weeks.get(weeks.size() - 1);
     }
 
     private static String kgHa(Situation s, double kgHa) {

@@ -131,6 +131,7 @@ public record Situation(
      * @param purpose factor on the rates for a dense mulch
      * @param programmes names of programmes the field is in
      * @param onSurface whether the seed stays lying on the ground
+     * @param depthCm that is typed, from mineral soil
      * @param flown whether it is flown on
      * @param rateFactor by which its way of sowing raises the drilled rate
      * @param standing the crop it is sown into
@@ -142,6 +143,7 @@ public record Situation(
             double purpose,
             List<String> programmes,
             boolean onSurface,
+            Optional<Double> depthCm,
             boolean flown,
             double rateFactor,
             Optional<CropInTime> standing,

@@ -314,9 +314,14 @@ class HandBuiltRulesTest {
                         with(cover().share("cereal-rye", 50).share("hairy-vetch", 50))),
                 new Rule(
                         "depths-apart",
-                        "Set the shallower",
+                        "Two passes give each its own depth",
                         with(rye().share("faba-bean", 60)),
                         with(rye().share("winter-triticale", 40))),
+                new Rule(
+                        "sown-too-deep",
+                        "two passes give each species its own",
+                        with(rye().share("white-clover", 30).atCm(4)),
+                        with(rye().share("white-clover", 30).atCm(1.5))),
                 new Rule(
                         "harms-stock",
                         "ask the veterinarian",

@@ -228,6 +228,7 @@ final class Scene {
         private double purpose = 1;
         private List<String> programmes = List.of();
         private boolean onSurface;
+        private Optional<Double> depthCm = Optional.empty();
         private boolean flown;
         private Optional<String> standing = Optional.empty();
         private Optional<Situation.SeedFertiliser> fertiliser = Optional.empty();
@@ -374,11 +375,15 @@ final class Scene {
                     day("2027-05-12"),
                     new Band(mm - 10, mm, mm + 15),
                     90,
-                    day("2027-06-09"),
-                    new Band(kgHa - 5, kgHa, kgHa + 5),
-                    40,
-                    30));
+                    List.of(
+                            early(2, "2027-05-26", kgHa / 2),
+                            early(4, "2027-06-09", kgHa),
+                            early(6, "2027-06-23", kgHa / 3))));
             return this;
+        }
+
+        private static CoverCost.Early early(int week, String evening, double lessKgHa) {
+            return new CoverCost.Early(week, day(evening), new Band(lessKgHa - 5, lessKgHa, lessKgHa + 5), 40, 30);
         }
 
         /**
@@ -423,6 +428,11 @@ final class Scene {
 
         CoverScene onSurface() {
             onSurface = true;
+            return this;
+        }
+
+        CoverScene atCm(double depth) {
+            depthCm = Optional.of(depth);
             return this;
         }
 
@@ -481,6 +491,7 @@ final class Scene {
                             purpose,
                             programmes,
                             onSurface,
+                            depthCm,
                             flown,
                             1,
                             standing.flatMap(id -> crops.stream()

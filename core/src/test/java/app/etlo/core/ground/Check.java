@@ -22,7 +22,8 @@ record Check(String what, String unit, double low, double high, boolean tuned, S
                         CropChecks.all(),
                         ResidueChecks.all(),
                         NitrogenChecks.all(),
-                        WaterChecks.all())
+                        WaterChecks.all(),
+                        FreshChecks.all())
                 .flatMap(List::stream)
                 .toList();
     }

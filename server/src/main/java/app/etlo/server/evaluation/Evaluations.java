@@ -85,7 +85,7 @@ public class Evaluations {
 
     /** What moves a simulated figure most; empty where the plan has no such figure. */
     public Optional<SensitivityView> sensitivity(PlanDocument plan, LocalDate asOf, String figureId) {
-        return with(plan, c -> Sensitivities.of(evaluator, plan, c, asOf, figureId));
+        return with(plan, c -> new Sensitivities(evaluator, plan, c, asOf).of(figureId));
     }
 
     YearsView replayYears(PlanDocument plan, LocalDate asOf, String coverId) {

@@ -21,7 +21,9 @@ import app.etlo.core.working.Source;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -40,8 +42,6 @@ public final class Sensitivities {
             "; most of what grows does so by numbers derived from other species and tuned on nothing, so one class less";
 
     private static final int SHIFT_DAYS = 7;
-
-    private Sensitivities() {}
 
     /**
      * How far a figure can be relied on: by the width of its band, which holds the spread of the weather years and the stated error of
@@ -141,12 +141,35 @@ public final class Sensitivities {
             new Knob("water the soil holds", "× 0.8", "× 1.2", GroundVariation.holds(0.8), GroundVariation.holds(1.2)),
             new Knob("rain of the field", "× 0.85", "× 1.15", GroundVariation.rain(0.85), GroundVariation.rain(1.15)));
 
-    /**
-     * Of a figure of a plan; empty where the plan has no such figure or it does not rest on the simulation.
-     */
-    public static Optional<SensitivityView> of(
-            Evaluator evaluator, PlanDocument plan, Context context, LocalDate asOf, String figureId) {
-        Evaluated usual = evaluator.evaluate(plan, context, asOf);
+    private final Evaluator evaluator;
+    private final PlanDocument plan;
+    private final Context context;
+    private final LocalDate asOf;
+    private final Evaluated usual;
+    private final Map<Knob, Ends> turned = new LinkedHashMap<>();
+
+    /** A plan worked out with an input at its low and at its high end. */
+    private record Ends(Evaluated low, Evaluated high) {}
+
+    /** Of the figures of a plan; what is worked out for one of them is there for the next. Not for several threads at once. */
+    public Sensitivities(Evaluator evaluator, PlanDocument plan, Context context, LocalDate asOf) {
+        this.evaluator = evaluator;
+        this.plan = plan;
+        this.context = context;
+        this.asOf = asOf;
+        usual = evaluator.evaluate(plan, context, asOf);
+    }
+
+    private Ends ends(Knob k) {
+        return turned.computeIfAbsent(
+                k,
+                knob -> new Ends(
+                        evaluator.evaluate(plan, context, asOf, knob.low()),
+                        evaluator.evaluate(plan, context, asOf, knob.high())));
+    }
+
+    /** Of one figure; empty where the plan has no such figure or it does not rest on the simulation. */
+    public Optional<SensitivityView> of(String figureId) {
         Optional<Simulated> found =
                 simulated(usual).filter(s -> s.figure().id().equals(figureId)).findFirst();
         if (found.isEmpty() || usual.ground().isEmpty()) {
@@ -157,26 +180,10 @@ public final class Sensitivities {
         Unit shown = usual.units().shown(figure.unit());
         List<Move> moves = new ArrayList<>();
         for (Knob k : KNOBS) {
-            move(
-                            k.input(),
-                            k.from(),
-                            k.to(),
-                            evaluator.evaluate(plan, context, asOf, k.low()),
-                            evaluator.evaluate(plan, context, asOf, k.high()),
-                            figureId,
-                            shown)
-                    .ifPresent(moves::add);
+            move(k.input(), k.from(), k.to(), ends(k), figureId, shown).ifPresent(moves::add);
         }
-        stand.flatMap(id -> shifted(plan, id, -SHIFT_DAYS)
-                        .flatMap(early -> shifted(plan, id, SHIFT_DAYS)
-                                .flatMap(late -> move(
-                                        "day of sowing",
-                                        "a week earlier",
-                                        "a week later",
-                                        evaluator.evaluate(early, context, asOf),
-                                        evaluator.evaluate(late, context, asOf),
-                                        figureId,
-                                        shown))))
+        stand.flatMap(this::sownOtherwise)
+                .flatMap(e -> move("day of sowing", "a week earlier", "a week later", e, figureId, shown))
                 .ifPresent(moves::add);
         moves.sort(Comparator.comparingDouble((Move m) -> -Math.abs(m.high() - m.low())));
         Confidence width = confidence(figure);
@@ -188,6 +195,13 @@ public final class Sensitivities {
                 derived ? width.words + DERIVED : width.words,
                 SPANS.text(),
                 moves));
+    }
+
+    private Optional<Ends> sownOtherwise(String standId) {
+        return shifted(plan, standId, -SHIFT_DAYS)
+                .flatMap(early -> shifted(plan, standId, SHIFT_DAYS)
+                        .map(late -> new Ends(
+                                evaluator.evaluate(early, context, asOf), evaluator.evaluate(late, context, asOf))));
     }
 
     private static Confidence confidence(Figure f) {
@@ -221,10 +235,9 @@ public final class Sensitivities {
         return k.plantKinds().crop(plantId).tuned();
     }
 
-    private static Optional<Move> move(
-            String input, String from, String to, Evaluated low, Evaluated high, String figureId, Unit shown) {
-        Optional<Figure> lower = of(low, figureId);
-        Optional<Figure> higher = of(high, figureId);
+    private static Optional<Move> move(String input, String from, String to, Ends ends, String figureId, Unit shown) {
+        Optional<Figure> lower = of(ends.low(), figureId);
+        Optional<Figure> higher = of(ends.high(), figureId);
         if (lower.isEmpty() || higher.isEmpty()) {
             return Optional.empty();
         }

@@ -10,6 +10,7 @@ import app.etlo.core.plan.document.Operation;
 import app.etlo.core.plan.document.PlanLookup;
 import app.etlo.core.plan.timeline.CoverInTime;
 import app.etlo.core.plan.timeline.PlanInTime;
+import app.etlo.core.quantity.Unit;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -51,6 +52,10 @@ public final class MixUses {
                         .map(FieldEntry.Programme::name)
                         .toList(),
                 method.onSurface(),
+                new PlanLookup(plan.plan())
+                        .sow(cover.id())
+                        .flatMap(Operation.Sow::depth)
+                        .map(d -> d.in(Unit.CENTIMETRE)),
                 method.flown(),
                 method.rateFactor(),
                 cover.standing(),

@@ -14,41 +14,64 @@ import java.util.stream.IntStream;
  * The ground at the start of a crop, by weather year.
  *
  * @param waterMm that roots can draw on the evening before planting
- * @param nitrogenKgHa mineral to 60 cm and in the crop's tops, some weeks later
- * @param residueKgHa nitrogen in residue then
+ * @param early nitrogen by the {@link #WEEKS}
  */
-record GroundWithout(double[] waterMm, double[] nitrogenKgHa, double[] residueKgHa) {
-    /** So long after planting a crop lives on what is free in the soil, and what is bound is missed most: weeks 2 to 6. */
-    static final int YOUNG_DAYS = 28;
+record GroundWithout(double[] waterMm, List<Nitrogen> early) {
+    /** After planting: so long a crop lives on what is free in the soil, and what is bound is missed most. */
+    static final List<Integer> WEEKS = List.of(2, 4, 6);
+
+    static final int LAST_DAY = 42;
+
+    /**
+     * By weather year, kg/ha.
+     *
+     * @param free mineral to 60 cm and in the crop's tops
+     * @param residue in residue
+     */
+    private record Nitrogen(double[] free, double[] residue) {}
+
+    GroundWithout {
+        early = List.copyOf(early);
+    }
 
     /**
      * @param planting record of the evening before planting
-     * @param young record some weeks later
+     * @param evenings their records, by the {@link #WEEKS}
      * @param crop plants of the crop
      */
-    static GroundWithout of(GroundCourse c, int planting, int young, List<Integer> crop) {
-        double[] inCrop = c.sum(young, crop, OfPlant.NITROGEN_KG_HA);
+    static GroundWithout of(GroundCourse c, int planting, List<Integer> evenings, List<Integer> crop) {
         return new GroundWithout(
                 c.ground(planting, OfGround.AVAILABLE_WATER_MM),
+                evenings.stream().map(r -> nitrogen(c, r, crop)).toList());
+    }
+
+    private static Nitrogen nitrogen(GroundCourse c, int record, List<Integer> crop) {
+        double[] inCrop = c.sum(record, crop, OfPlant.NITROGEN_KG_HA);
+        return new Nitrogen(
                 IntStream.range(0, c.members())
                         .mapToDouble(m -> inCrop[m]
-                                + c.ground(young, OfGround.MINERAL_N_1, m)
-                                + c.ground(young, OfGround.MINERAL_N_2, m)
-                                + c.ground(young, OfGround.MINERAL_N_3, m))
+                                + c.ground(record, OfGround.MINERAL_N_1, m)
+                                + c.ground(record, OfGround.MINERAL_N_2, m)
+                                + c.ground(record, OfGround.MINERAL_N_3, m))
                         .toArray(),
-                c.ground(young, OfGround.RESIDUE_N_KG_HA));
+                c.ground(record, OfGround.RESIDUE_N_KG_HA));
     }
 
     /** What a cover costs that the other ground carries. */
-    CoverCost against(GroundWithout with, LocalDate planted, LocalDate young) {
+    CoverCost against(GroundWithout with, LocalDate planted, List<LocalDate> evenings) {
         return new CoverCost(
                 planted,
                 less(waterMm, with.waterMm),
                 Percentiles.of(with.waterMm).at(0.5),
-                young,
-                less(nitrogenKgHa, with.nitrogenKgHa),
-                Percentiles.of(with.nitrogenKgHa).at(0.5),
-                less(with.residueKgHa, residueKgHa).middle());
+                IntStream.range(0, WEEKS.size())
+                        .mapToObj(i -> new CoverCost.Early(
+                                WEEKS.get(i),
+                                evenings.get(i),
+                                less(early.get(i).free, with.early.get(i).free),
+                                Percentiles.of(with.early.get(i).free).at(0.5),
+                                less(with.early.get(i).residue, early.get(i).residue)
+                                        .middle()))
+                        .toList());
     }
 
     private static Band less(double[] without, double[] with) {

@@ -357,26 +357,34 @@ public final class PlanGrowth implements RootZone {
     public Optional<CoverCost> cost(CoverInTime cover) {
         Optional<LocalDate> planted = cover.next().flatMap(CropInTime::planted).filter(d -> d.isAfter(plan.asOf()));
         return simulated(cover)
-                .flatMap(g -> planted.filter(d -> g.covers(d) && g.covers(d.plusDays(GroundWithout.YOUNG_DAYS + 1)))
+                .flatMap(g -> planted.filter(d -> g.covers(d) && g.covers(d.plusDays(GroundWithout.LAST_DAY + 1)))
                         .map(d -> cost(g, cover, cover.next().orElseThrow().id(), d)));
     }
 
     private CoverCost cost(PlanGround g, CoverInTime cover, String crop, LocalDate planted) {
-        int young = g.before(planted.plusDays(GroundWithout.YOUNG_DAYS + 1));
-        int evening = g.course().recordedDay(young);
-        GroundWithout with = GroundWithout.of(g.course(), g.before(planted), young, g.plants(crop));
+        List<Integer> records = GroundWithout.WEEKS.stream()
+                .map(w -> g.before(planted.plusDays(7L * w + 1)))
+                .toList();
+        List<Integer> evenings =
+                records.stream().map(r -> g.course().recordedDay(r)).toList();
+        int last = evenings.get(evenings.size() - 1);
+        GroundWithout with = GroundWithout.of(g.course(), g.before(planted), records, g.plants(crop));
         GroundEvents events = without(new GroundEvents.Trial(
                 cover.id(), Set.of(cover.id()), List.of(), cover.sown().orElseThrow(), false));
         GroundScript script = events.script(soil);
         Map<String, GroundWithout> known =
-                memory.map(m -> m.tried().without(script, weather(), evening)).orElseGet(ConcurrentHashMap::new);
+                memory.map(m -> m.tried().without(script, weather(), last)).orElseGet(ConcurrentHashMap::new);
         return known.computeIfAbsent(crop, k -> {
                     int first = g.day(planted) - 1;
                     GroundCourse bare =
-                            new GroundSimulation(script, weather()).days(first, evening + 1, Optional.of(g.run()));
-                    return GroundWithout.of(bare, 0, evening - first, events.plants(crop));
+                            new GroundSimulation(script, weather()).days(first, last + 1, Optional.of(g.run()));
+                    return GroundWithout.of(
+                            bare, 0, evenings.stream().map(e -> e - first).toList(), events.plants(crop));
                 })
-                .against(with, planted, g.from().plusDays(evening));
+                .against(
+                        with,
+                        planted,
+                        evenings.stream().map(e -> g.from().plusDays(e)).toList());
     }
 
     /** A cover as winter finds it; empty where the soil stays warm enough for growth until it ends. */

@@ -34,6 +34,9 @@ import org.junit.jupiter.api.Test;
 
 /** A ceiling of cost holds for what is bought, and a proposal costs what the ledger shows once it is sown. */
 class MixCostTest {
+    /** One for all, which remembers what it has played, as the product has. */
+    private static final Evaluator EVALUATOR = new Evaluator(Plans.KNOWLEDGE);
+
     private static final Evaluated E = plan("mulch", "fix-nitrogen");
 
     private static Evaluated plan(String... aims) {
@@ -85,8 +88,8 @@ class MixCostTest {
     @Test
     void a_ceiling_counts_waste_and_whole_bags() {
         List<LotEntry> store = store();
-        MixProposals proposals = new MixProposals(
-                E, "v1", store, Map.of(), p -> new Evaluator(Plans.KNOWLEDGE).evaluate(p, E.context(), E.asOf()));
+        MixProposals proposals =
+                new MixProposals(E, "v1", store, Map.of(), p -> EVALUATOR.evaluate(p, E.context(), E.asOf()));
         for (double most : new double[] {45, 80, 130}) {
             MixView mix = proposals.propose(atMost(most)).mix().orElseThrow();
             assertThat(mix.cost()).isLessThanOrEqualTo(most + 1e-6);
@@ -110,15 +113,12 @@ class MixCostTest {
                         Optional.empty())
                 .lots();
         Context c = E.context();
-        Evaluated e = new Evaluator(Plans.KNOWLEDGE)
-                .evaluate(
-                        E.plan(),
-                        new Context(c.farm(), c.field(), lots, c.weather(), c.forecast(), c.corrections()),
-                        E.asOf());
-        MixProposals proposals = new MixProposals(
-                e, "v1", lots, Map.of(), p -> new Evaluator(Plans.KNOWLEDGE).evaluate(p, e.context(), e.asOf()));
+        Evaluated e = EVALUATOR.evaluate(
+                E.plan(), new Context(c.farm(), c.field(), lots, c.weather(), c.forecast(), c.corrections()), E.asOf());
+        MixProposals proposals =
+                new MixProposals(e, "v1", lots, Map.of(), p -> EVALUATOR.evaluate(p, e.context(), e.asOf()));
         MixView mix = proposals.propose(wishes("{}")).mix().orElseThrow();
-        Evaluated with = new Evaluator(Plans.KNOWLEDGE).evaluate(taken(e.plan(), mix), e.context(), e.asOf());
+        Evaluated with = EVALUATOR.evaluate(taken(e.plan(), mix), e.context(), e.asOf());
         var outlook = with.covers().get(0).mix().outlook().orElseThrow();
         assertThat(mix.aims())
                 .isNotEmpty()
@@ -146,8 +146,7 @@ class MixCostTest {
                 Optional.empty(),
                 Optional.of(new PlanDocument.ZonesEntry(
                         new Quantity(76, Unit.CENTIMETRE), new Quantity(25, Unit.CENTIMETRE))));
-        Evaluated zoned = new Evaluator(Plans.KNOWLEDGE)
-                .evaluate(Alternatives.mixed(E.plan(), "v1", rows), E.context(), E.asOf());
+        Evaluated zoned = EVALUATOR.evaluate(Alternatives.mixed(E.plan(), "v1", rows), E.context(), E.asOf());
         assertThat(proposals(zoned).propose(wishes("{}")).zones().orElseThrow()).contains("For the whole area");
         assertThat(proposals(E).propose(wishes("{}")).zones()).isEmpty();
     }
@@ -172,12 +171,11 @@ class MixCostTest {
     }
 
     private static MixProposals proposals(Evaluated e) {
-        return new MixProposals(
-                e, "v1", List.of(), Map.of(), p -> new Evaluator(Plans.KNOWLEDGE).evaluate(p, e.context(), e.asOf()));
+        return new MixProposals(e, "v1", List.of(), Map.of(), p -> EVALUATOR.evaluate(p, e.context(), e.asOf()));
     }
 
     private static Evaluated worked(PlanDocument p) {
-        return new Evaluator(Plans.KNOWLEDGE).evaluate(p, E.context(), E.asOf());
+        return EVALUATOR.evaluate(p, E.context(), E.asOf());
     }
 
     private static WishesEntry wishes(String json) {
@@ -187,9 +185,10 @@ class MixCostTest {
     /** What the line of cost against aims reaches, the search reaches when it is asked for it by number. */
     @Test
     void a_least_amount_is_reached_whenever_the_frontier_reaches_it() {
-        reachesWhatItsFrontierReaches(plan("fix-nitrogen", "protect-soil"));
-        reachesWhatItsFrontierReaches(dryWinter("burndown"));
-        reachesWhatItsFrontierReaches(southern("burndown"));
+        double forty = Unit.LB_PER_AC.to(Unit.KG_PER_HA, 40);
+        reachesWhatItsFrontierReaches(plan("fix-nitrogen", "protect-soil"), Optional.of(forty));
+        reachesWhatItsFrontierReaches(dryWinter("burndown"), Optional.empty());
+        reachesWhatItsFrontierReaches(southern("burndown"), Optional.empty());
     }
 
     private static Evaluated dryWinter(String ending) {
@@ -232,14 +231,16 @@ class MixCostTest {
         assertThat(proposals(dryWinter("burndown")).propose(wishes("{}")).mix()).isPresent();
     }
 
-    private static void reachesWhatItsFrontierReaches(Evaluated e) {
+    /** @param askedKgHa looked for too, where the frontier reaches it */
+    private static void reachesWhatItsFrontierReaches(Evaluated e, Optional<Double> askedKgHa) {
         MixProposals proposals = proposals(e);
         List<MixView> line = new ArrayList<>();
         proposals.frontier(wishes("{}"), line::add);
         double most = line.stream().mapToDouble(MixCostTest::fixed).max().orElseThrow();
-        double forty = Unit.LB_PER_AC.to(Unit.KG_PER_HA, 40);
         assertThat(most).as("the frontier itself gets there").isGreaterThan(30);
-        for (double least : List.of(Math.min(forty, 0.9 * most), 0.99 * most)) {
+        List<Double> leasts = new ArrayList<>(List.of(0.99 * most));
+        askedKgHa.ifPresent(a -> leasts.add(Math.min(a, 0.9 * most)));
+        for (double least : leasts) {
             MixView found = proposals
                     .propose(wishes("{\"aims\":{\"fix-nitrogen\":{\"value\":" + least + ",\"unit\":\"kg/ha\"}}}"))
                     .mix()

@@ -10,30 +10,28 @@ import app.etlo.core.plan.asked.Sensitivities.SensitivityView;
 import app.etlo.core.plan.chapter.Evaluator;
 import app.etlo.core.plan.document.Dossier;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** One input at a time: what must move a figure moves it, in the direction it must, and what cannot does not. */
 class SensitivitiesTest {
-    /** Each is some thirty plans worked out. */
-    private static final Map<String, Optional<SensitivityView>> KNOWN = new ConcurrentHashMap<>();
+    /** Some thirty plans worked out, for all tests. */
+    private static final Sensitivities OF_PLAN = sensitivities("cereal-rye", "hairy-vetch");
 
-    private static Optional<SensitivityView> of(String figure) {
-        return KNOWN.computeIfAbsent(figure, SensitivitiesTest::worked);
-    }
-
-    private static Optional<SensitivityView> worked(String figure) {
+    private static Sensitivities sensitivities(String... species) {
         Dossier d = Plans.read(FieldPlans.of()
                 .crop("winter-wheat", "2026-10-01", "2027-07-20")
                 .crop("grain-corn", "2028-05-10", "2028-10-15")
-                .coverWithAims("v1", "before", "c2", List.of("mulch"), "cereal-rye", "hairy-vetch")
+                .coverWithAims("v1", "before", "c2", List.of("mulch"), species)
                 .operation("sow", "v1", "2027-08-25", "\"method\":\"drilled\"")
                 .operation("end", "v1", "2028-05-08", "\"method\":\"burndown\"")
                 .text());
-        return Sensitivities.of(new Evaluator(Plans.KNOWLEDGE), d.plan(), d.context(), FieldPlans.AS_OF, figure);
+        return new Sensitivities(new Evaluator(Plans.KNOWLEDGE), d.plan(), d.context(), FieldPlans.AS_OF);
+    }
+
+    private static synchronized Optional<SensitivityView> of(String figure) {
+        return OF_PLAN.of(figure);
     }
 
     private static Move move(SensitivityView v, String input) {
@@ -132,22 +130,9 @@ class SensitivitiesTest {
     /** The same width of band is told as less sure where the numbers of the plants were derived and tuned on nothing. */
     @Test
     void how_sure_looks_at_where_the_numbers_of_the_plants_come_from() {
-        String plan = FieldPlans.of()
-                .crop("winter-wheat", "2026-10-01", "2027-07-20")
-                .crop("grain-corn", "2028-05-10", "2028-10-15")
-                .coverWithAims("v1", "before", "c2", List.of("mulch"), "winter-triticale")
-                .operation("sow", "v1", "2027-08-25", "\"method\":\"drilled\"")
-                .operation("end", "v1", "2028-05-08", "\"method\":\"burndown\"")
-                .text();
-        Dossier derived = Plans.read(plan);
-        Dossier tuned = Plans.read(plan.replace("winter-triticale", "cereal-rye"));
-        Evaluator evaluator = new Evaluator(Plans.KNOWLEDGE);
-        SensitivityView less = Sensitivities.of(
-                        evaluator, derived.plan(), derived.context(), FieldPlans.AS_OF, "grow/v1/mass")
-                .orElseThrow();
-        SensitivityView more = Sensitivities.of(
-                        evaluator, tuned.plan(), tuned.context(), FieldPlans.AS_OF, "grow/v1/mass")
-                .orElseThrow();
+        SensitivityView less =
+                sensitivities("winter-triticale").of("grow/v1/mass").orElseThrow();
+        SensitivityView more = of("grow/v1/mass").orElseThrow();
         assertThat(less.because()).contains("tuned on nothing");
         assertThat(more.because()).doesNotContain("tuned on nothing");
         assertThat(more.confidence()).isEqualTo(Sensitivities.Confidence.MEDIUM);

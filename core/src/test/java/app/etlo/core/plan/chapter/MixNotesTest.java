@@ -178,6 +178,15 @@ class MixNotesTest {
     }
 
     @Test
+    void a_depth_from_which_small_seed_does_not_come_up() {
+        sowing = "\"method\":\"drilled\",\"depth\":{\"value\":5,\"unit\":\"cm\"}";
+        mix("white-clover", 50, "spring-oats", 50).speaks("sown-too-deep", Weight.THINK);
+        // one note for one matter
+        silent("depths-apart");
+        mix("winter-pea", 50, "spring-oats", 50).silent("sown-too-deep");
+    }
+
+    @Test
     void species_that_harm_the_stock_kept() {
         field = FIELD + ",\"livestock\":\"40 beef cows\"";
         aims = List.of("feed-stock");
