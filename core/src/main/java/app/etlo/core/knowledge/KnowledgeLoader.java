@@ -297,7 +297,7 @@ public final class KnowledgeLoader {
     private Crop crop(Row r, Row growing) {
         Optional<Crop.NeedFactor> need = r.optional("needUnit")
                 .map(u -> new Crop.NeedFactor(
-                        band(r, "needLow", "need", "needHigh", 0, 20),
+                        band(r, "needLow", "need", "needHigh", 0, 150),
                         Unit.of(r.oneOf("needUnit", List.of("lb/bu", "lb/cwt", "kg/t")))));
         return new Crop(
                 r.id("id"),

@@ -13,7 +13,7 @@ public enum WindowKind {
     BETWEEN("between", "between crops", 1, "drilled"),
     INTERSEEDED("interseeded", "interseeded, V3 to V6", 0.25, "broadcast-incorporated"),
     OVERSEEDED("overseeded", "overseeded before leaf drop", 0.6, "broadcast"),
-    FROST_SEEDED("frost-seeded", "frost-seeded in late winter", 0.5, "broadcast"),
+    FROST_SEEDED("frost-seeded", "frost-seeded in late winter", 0.5, "frost-seeded"),
     COMPANION("companion", "sown with the spring cereal", 0.5, "drilled"),
     UNDERSOWN("undersown", "undersown perennial, up to emergence", 0.35, "drilled"),
     LIVING_MULCH("living-mulch", "living mulch, held back in the strip", 0.4, "drilled");

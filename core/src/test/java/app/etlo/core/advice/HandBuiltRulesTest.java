@@ -321,7 +321,7 @@ class HandBuiltRulesTest {
                         "sown-too-deep",
                         "two passes give each species its own",
                         with(rye().share("white-clover", 30).atCm(4)),
-                        with(rye().share("white-clover", 30).atCm(1.5))),
+                        with(rye().share("white-clover", 30).atCm(1))),
                 new Rule(
                         "harms-stock",
                         "ask the veterinarian",

@@ -127,13 +127,26 @@ class NitrogenTest {
         assertThat(n.origin().id()).isEqualTo("default");
     }
 
+    /** 40 t of potatoes per ha take up some 160 to 220 kg of nitrogen (extension tables: 4 to 5.5 kg per tonne). */
+    @Test
+    void roots_tubers_and_silage_have_factors_per_tonne() {
+        Figure n = Need.byYieldGoal(
+                        "f",
+                        KNOWLEDGE.crops().get("potato"),
+                        Optional.of(new Quantity(40, Unit.T_PER_HA)),
+                        Optional.empty())
+                .orElseThrow();
+        assertThat(n.value().low()).isCloseTo(160, within(1e-9));
+        assertThat(n.value().high()).isCloseTo(220, within(1e-9));
+    }
+
     @Test
     void without_a_goal_or_a_factor_there_is_no_need() {
         assertThat(Need.byYieldGoal("f", KNOWLEDGE.crops().get("grain-corn"), Optional.empty(), Optional.empty()))
                 .isEmpty();
         assertThat(Need.byYieldGoal(
                         "f",
-                        KNOWLEDGE.crops().get("potato"),
+                        KNOWLEDGE.crops().get("onion"),
                         Optional.of(new Quantity(40, Unit.T_PER_HA)),
                         Optional.empty()))
                 .isEmpty();
@@ -258,7 +271,7 @@ class NitrogenTest {
         // 400 cwt/ac at 0.5 lb of nitrogen a hundredweight
         Figure n = Need.byYieldGoal(
                         "f",
-                        KNOWLEDGE.crops().get("potato"),
+                        KNOWLEDGE.crops().get("onion"),
                         Optional.of(new Quantity(400, Unit.CWT_PER_AC)),
                         Optional.of(new Quantity(0.5, Unit.LB_N_PER_CWT)))
                 .orElseThrow();
