@@ -8,11 +8,14 @@ import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Stream;
 
 /** Seeds of one box that want different depths: one pass at a depth that suits all, or two. */
 final class DepthsApart extends Judgement {
     private static final double APART_CM = 2;
+    /** Seed this much shallower than its own depth comes up all the same. */
+    private static final double LITTLE_CM = 1;
 
     DepthsApart() {
         super(
@@ -61,21 +64,15 @@ final class DepthsApart extends Judgement {
                 box.name() + ": its seeds want depths from "
                         + Said.span(ofBox.get(0).depthCm(), deepest.depthCm(), Unit.CENTIMETRE) + ". In one pass at "
                         + at + " all come up where that depth is moist"
-                        + (shallowerCm > 0.5
-                                ? "; " + deepest.name() + " then lies " + Said.of(shallowerCm, Unit.CENTIMETRE)
-                                        + " shallower than it should, and waits for rain where the top is dry"
-                                : "")
-                        + ". " + atTheDeeper(ofBox, deepest)
-                        + " Two passes give each its own depth, for a second trip.",
+                        + (shallowerCm > LITTLE_CM
+                                ? "; " + deepest.name().toLowerCase(Locale.ROOT) + " then lies "
+                                        + Said.of(shallowerCm, Unit.CENTIMETRE)
+                                        + " shallower than it should, and waits for rain where the top is dry. Two passes"
+                                        + " give each its own depth, for a second trip."
+                                : ", and a second pass for depth alone buys little."),
                 List.of(
                         "depths " + Said.span(ofBox.get(0).depthCm(), deepest.depthCm(), Unit.CENTIMETRE),
                         "one pass " + at),
-                "another box, or two passes");
-    }
-
-    /** What deeper seed costs the small ones. */
-    private static String atTheDeeper(List<Species> ofBox, Species deepest) {
-        return "At " + Said.of(deepest.depthCm(), Unit.CENTIMETRE) + ", "
-                + SownTooDeep.comingUp(ofBox, deepest.depthCm()) + ".";
+                shallowerCm > LITTLE_CM ? "another box, or two passes" : "one depth set for all");
     }
 }

@@ -21,6 +21,7 @@ public final class Judgements {
             new CoverEndedAfterPlanting(),
             new TilledBeforeEnd(),
             new CropFails(),
+            new GoalAboveGrowth(),
             new StandFarFromForecast(),
             new TieUpExpected(),
             new NitrogenShortEarly(),

@@ -16,6 +16,7 @@ import app.etlo.core.mix.Seedbed;
 import app.etlo.core.mix.SowResult;
 import app.etlo.core.mix.UsefulYears;
 import app.etlo.core.nitrogen.CoverCredit;
+import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.PlausibleSpan;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Shown;
@@ -42,6 +43,7 @@ import java.util.Set;
  * @param passes over the ground, in time
  * @param untilled crops that are planted without tillage since the harvest before
  * @param failing crops that the simulation does not bring to a harvest, by crop
+ * @param cropTopsTHa dry tops of crops at harvest, simulated, by crop
  * @param typed the numbers the adviser typed, with the span in which each is believed
  */
 public record Situation(
@@ -57,6 +59,7 @@ public record Situation(
         List<Pass> passes,
         Set<String> untilled,
         Map<String, CropFailure> failing,
+        Map<String, Band> cropTopsTHa,
         Optional<Weather> weather) {
 
     /**

@@ -36,14 +36,11 @@ final class SownTooDeep extends Judgement {
                         .toList();
     }
 
-    /** "no more than 35 % of white clover comes up, 60 % of phacelia", of those that suffer. */
-    static String comingUp(List<Species> species, double depthCm) {
-        String suffering = species.stream()
-                .filter(x -> SeedDepth.comesUp(x, depthCm) < MOST_COME_UP)
+    private static String comingUp(List<Species> tooDeep, double depthCm) {
+        return tooDeep.stream()
                 .map(x -> Math.round(100 * SeedDepth.comesUp(x, depthCm)) + " % of "
                         + x.name().toLowerCase(Locale.ROOT))
                 .collect(Collectors.joining(", "));
-        return suffering.isEmpty() ? "all still come up where the crust is soft" : "only " + suffering + " comes up";
     }
 
     @Override
@@ -55,8 +52,8 @@ final class SownTooDeep extends Judgement {
             return note(
                     c.id(),
                     c.sown(),
-                    "From " + Said.of(depth, Unit.CENTIMETRE) + " " + comingUp(of(c), depth)
-                            + ", of what would from its own depth. At " + Said.of(one, Unit.CENTIMETRE)
+                    "From " + Said.of(depth, Unit.CENTIMETRE) + " only " + comingUp(of(c), depth)
+                            + " comes up of what would from its own depth. At " + Said.of(one, Unit.CENTIMETRE)
                             + " all come up where that depth is moist; two passes give each species its own.",
                     List.of("depth " + Said.of(depth, Unit.CENTIMETRE)),
                     "a depth of " + Said.of(one, Unit.CENTIMETRE) + ", or two passes");

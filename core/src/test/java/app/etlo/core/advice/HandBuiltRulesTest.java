@@ -94,6 +94,12 @@ class HandBuiltRulesTest {
                                 .failing("c1", CropFailure.Cause.COVER_ALIVE, 900),
                         Scene.empty().crop("c1", "spring-barley", "2026-03-25", "2026-08-12")),
                 new Rule(
+                        "goal-above-growth",
+                        "does not carry is lost",
+                        // 12 t at 15.5 % moisture and an index of 0.5 stand on 20.3 t of dry tops
+                        Scene.wheatThenCorn().goal("c2", 12, 16.5),
+                        Scene.wheatThenCorn().goal("c2", 12, 17)),
+                new Rule(
                         "dates-out-of-order",
                         "before winter wheat is off the field",
                         Scene.empty()
@@ -314,7 +320,7 @@ class HandBuiltRulesTest {
                         with(cover().share("cereal-rye", 50).share("hairy-vetch", 50))),
                 new Rule(
                         "depths-apart",
-                        "Two passes give each its own depth",
+                        "a second pass for depth alone buys little",
                         with(rye().share("faba-bean", 60)),
                         with(rye().share("winter-triticale", 40))),
                 new Rule(

@@ -66,6 +66,7 @@ final class Scene {
     private final List<Window> windows = new ArrayList<>();
     private final List<Pass> passes = new ArrayList<>();
     private final Map<String, CropFailure> failing = new HashMap<>();
+    private final Map<String, Band> cropTops = new HashMap<>();
     private final Set<String> untilled = new HashSet<>();
     private final List<FieldFacts.Weed> weeds = new ArrayList<>();
     private final List<FieldFacts.Residual> residuals = new ArrayList<>();
@@ -197,7 +198,23 @@ final class Scene {
                 passes,
                 untilled,
                 failing,
+                cropTops,
                 weather);
+    }
+
+    /** A crop with a goal, and what the simulation brings it to, t/ha. */
+    Scene goal(String crop, double goalTHa, double topsTHa) {
+        crops.replaceAll(c -> c.id().equals(crop)
+                ? new CropInTime(
+                        c.id(),
+                        c.crop(),
+                        c.planted(),
+                        c.harvested(),
+                        c.turnaroundDays(),
+                        Optional.of(new Quantity(goalTHa, Unit.T_PER_HA)))
+                : c);
+        cropTops.put(crop, new Band(topsTHa * 0.8, topsTHa, topsTHa * 1.2));
+        return this;
     }
 
     Scene failing(String crop, CropFailure.Cause cause, double value) {

@@ -35,6 +35,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * A plan in time worked out in the order of the work. Each chapter takes the results it needs; the ground is grown before any
@@ -96,7 +97,7 @@ final class Chapters {
                         .orElse(GrownRotation.UNKNOWN),
                 later,
                 PlantChapter.ratings(LATER, later),
-                notes(plan, covers, growth, sow),
+                notes(plan, covers, growth, sow, grownCrop),
                 new DecisionCalendar(covers).all(),
                 growth);
     }
@@ -124,7 +125,12 @@ final class Chapters {
                 c, bench, mix, sow.of(c), tops, ending, FeedChapter.credit(c, ending), growth.seen(c.id()));
     }
 
-    private static List<Note> notes(PlanInTime plan, List<CoverResult> covers, PlanGrowth growth, SowChapter sow) {
+    private static List<Note> notes(
+            PlanInTime plan,
+            List<CoverResult> covers,
+            PlanGrowth growth,
+            SowChapter sow,
+            Function<CropInTime, GrownCrop> grownCrop) {
         return Judgements.of(new Situation(
                 plan.asOf(),
                 plan.context().farm().units(),
@@ -140,6 +146,9 @@ final class Chapters {
                 growth.ground()
                         .map(g -> new FailingCrops(g, plan.covers()).of(plan.crops()))
                         .orElse(Map.of()),
+                plan.crops().stream()
+                        .flatMap(c -> grownCrop.apply(c).mass().stream().map(f -> Map.entry(c.id(), f.value())))
+                        .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue)),
                 plan.site()
                         .map(s -> new Situation.Weather(
                                 s.climate().name(),
