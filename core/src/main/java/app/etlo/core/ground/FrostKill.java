@@ -4,7 +4,7 @@ package app.etlo.core.ground;
  * Frost acts on the growing point. That of a rosette lies at the crown, where snow keeps the cold off; that of an upright
  * plant feels the air. Cool days harden, warm ones and long snow undo it, stems cannot stay hard. Perennials harden whatever their stage,
  * lose their tops to hard frost and grow from the crown in spring. A night kills a share by how far it is below
- * the half-lethal temperature of the day; nights multiply. Crown temperature as in published wheat models (from memory);
+ * the half-lethal temperature of the day; nights multiply. Leaves of companions shelter it. Crown temperature as in published wheat models (from memory);
  * numbers of hardening tuned.
  */
 final class FrostKill {
@@ -32,6 +32,12 @@ final class FrostKill {
     private static final double DIES_BACK = 0.15;
     private static final double CROWN_GM2 = 30;
     private static final double CROWN_LEAVES = 0.3;
+
+    /**
+     * A closed canopy of others keeps so much of a clear night's cold from what stands in it: leaves lose the warmth to the sky in its
+     * stead (a degree or two between a canopy and open ground, micrometeorology handbooks; from memory).
+     */
+    private static final double SHELTER_C = 1.5;
 
     private FrostKill() {}
 
@@ -96,9 +102,21 @@ final class FrostKill {
         }
     }
 
+    /** What companions keep off a plant. */
+    private static double shelterC(GroundState s, int p) {
+        double leaves = 0;
+        for (int i = 0; i < s.liveCount; i++) {
+            int other = s.live[i];
+            if (other != p && s.status[other] == GroundState.UP) {
+                leaves += s.plant[other].kind.extinction() * s.leafArea[other];
+            }
+        }
+        return leaves > 0 ? SHELTER_C * (1 - Math.exp(-leaves)) : 0;
+    }
+
     private static void night(GroundState s, int p, double crown) {
         GroundPlant plant = s.plant[p];
-        double felt = plant.kind.exposed() * s.tminC + (1 - plant.kind.exposed()) * crown;
+        double felt = plant.kind.exposed() * (s.tminC + shelterC(s, p)) + (1 - plant.kind.exposed()) * crown;
         double lethal = plant.tenderC + (plant.hardyC - plant.tenderC) * s.hardened[p];
         double widths = (felt - lethal) / plant.frostWidthC;
         if (widths < OUT_OF_REACH) {

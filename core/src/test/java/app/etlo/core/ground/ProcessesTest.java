@@ -71,6 +71,23 @@ class ProcessesTest {
         assertThat(warm.plantsM2[0]).isGreaterThan(95);
     }
 
+    /** Under rye that has closed, clover feels a night as if it were a degree and more warmer; nothing shelters it from itself. */
+    @Test
+    void companions_keep_some_of_the_cold_off() {
+        double[] alive = new double[2];
+        for (int with = 0; with < 2; with++) {
+            GroundState s = state("cereal-rye", "crimson-clover");
+            s.leafArea[0] = 4 * with;
+            s.leafArea[1] = 2;
+            s.meanC = 0;
+            s.tminC = s.plant[1].tenderC / 0.8;
+            FrostKill.pass(s);
+            alive[with] = s.plantsM2[1] / s.sownM2[1];
+        }
+        assertThat(alive[1]).isGreaterThan(alive[0] + 0.1);
+        assertThat(alive[0]).isLessThan(0.6);
+    }
+
     @Test
     void cool_days_harden_and_stems_undo_it() {
         GroundState s = state("cereal-rye");
