@@ -2138,6 +2138,9 @@ export interface components {
             kind: "harvest";
             /** Format: int32 */
             seq?: number;
+            /** Format: double */
+            strawTakenPercent?: number;
+            stubble?: components["schemas"]["Quantity"];
             subject?: string;
             when: components["schemas"]["DateEntry"];
             zone?: string;

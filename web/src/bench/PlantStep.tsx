@@ -7,6 +7,7 @@ import {
   pointerOf,
   removeOperation,
   setDay,
+  setMembers,
   setSowPart,
   setSystem,
 } from '../plan/edit';
@@ -14,7 +15,7 @@ import { useOpenPlan } from '../plan/context';
 import { spokenDate } from '../ui/days';
 import { FigureText } from '../plan/FigureText';
 import { DateField } from '../ui/DateField';
-import { problemAt, QuantityField, SelectField } from '../ui/inputs';
+import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
 import { BenchHead } from './BenchHead';
 import { Simulated } from './Simulated';
 import { useCrop } from './pick';
@@ -47,6 +48,8 @@ export function PlantStep() {
   const own = (id: string) => plan.operations.some((o) => o.kind === 'pass' && o.id === id);
   const tilled = state.evaluation?.plant[crop.id];
   const grown = state.evaluation?.grow.crops[crop.id];
+  const harvest = operationOf(plan, 'harvest', crop.id);
+  const harvestAt = pointerOf(plan, 'harvest', crop.id);
   const strips = seen?.passes.some((x) => x.strips) ?? false;
   return (
     <>
@@ -91,6 +94,30 @@ export function PlantStep() {
           </>
         )}
       </div>
+      {harvest && (
+        <div className="mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
+          <QuantityField
+            label="Stubble height at harvest"
+            placeholder="as usual"
+            value={harvest.stubble}
+            units={[...widths]}
+            onChange={(q) =>
+              session.change((d) => setMembers(d, 'harvest', crop.id, { stubble: q }))
+            }
+            problem={problemAt(state.problems, `${harvestAt}/stubble`)}
+          />
+          <NumberField
+            label="Straw taken, % of what lies behind the header"
+            placeholder="none"
+            value={harvest.strawTakenPercent}
+            max={100}
+            onChange={(n) =>
+              session.change((d) => setMembers(d, 'harvest', crop.id, { strawTakenPercent: n }))
+            }
+            problem={problemAt(state.problems, `${harvestAt}/strawTakenPercent`)}
+          />
+        </div>
+      )}
       {!sow && (
         <p className="mt-1 text-ink2 italic">Date the planting first; the pass belongs to it.</p>
       )}

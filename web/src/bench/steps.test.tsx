@@ -279,6 +279,25 @@ describe('the step Plant', () => {
     expect(screen.queryByRole('button', { name: /Remove No-till planter/ })).toBeNull();
   });
 
+  test('the header and the straw that is taken belong to the harvest', () => {
+    const bench = opened(<PlantStep />, {
+      plan: (p) => ({
+        ...p,
+        operations: [
+          ...p.operations,
+          { id: 'h9', kind: 'harvest', subject: 'c2', when: { on: '2027-10-15' } },
+        ],
+      }),
+    });
+    const harvest = () =>
+      bench.plan().operations.find((o) => o.kind === 'harvest' && o.subject === 'c2');
+    type('Stubble height at harvest', '30');
+    type('Straw taken, % of what lies behind the header', '120');
+    expect(screen.getByText('at most 100')).toBeTruthy();
+    type('Straw taken, % of what lies behind the header', '80');
+    expect(harvest()).toMatchObject({ stubble: { value: 30, unit: 'cm' }, strawTakenPercent: 80 });
+  });
+
   test('a pass is added once tool and day are known', () => {
     const bench = opened(<PlantStep />);
     expect(screen.getByRole('button', { name: 'Add pass' }).hasAttribute('disabled')).toBe(true);

@@ -132,7 +132,7 @@ class DisturbanceTest {
         // wheat 6 t/ha at 13.5 % water and harvest index 0.45: 6000 x 0.865 x 0.55 / 0.45
         var wheat = KNOWLEDGE.crops().get("winter-wheat");
         var goal = Optional.of(new Quantity(6, Unit.T_PER_HA));
-        assertThat(HarvestResidue.of("p", wheat, goal, Optional.empty())
+        assertThat(HarvestResidue.of("p", wheat, goal, Optional.empty(), HarvestCut.USUAL)
                         .orElseThrow()
                         .middle())
                 .isCloseTo(6000 * 0.865 * 0.55 / 0.45, within(1e-9));
@@ -143,16 +143,37 @@ class DisturbanceTest {
                         "Tops",
                         Unit.T_PER_HA,
                         Input.of("value", "Tops", 14, Unit.T_PER_HA, Origin.FORECAST, "made up"));
-        Figure simulated = HarvestResidue.of("p", wheat, Optional.empty(), Optional.of(tops))
+        Figure simulated = HarvestResidue.of("p", wheat, Optional.empty(), Optional.of(tops), HarvestCut.USUAL)
                 .orElseThrow();
         assertThat(simulated.in(Unit.T_PER_HA)).isCloseTo(14 * 0.55, within(1e-9));
         assertThat(simulated.origin()).isEqualTo(Origin.FORECAST);
-        assertThat(HarvestResidue.of("p", wheat, goal, Optional.of(tops))
+        assertThat(HarvestResidue.of("p", wheat, goal, Optional.of(tops), HarvestCut.USUAL)
                         .orElseThrow()
                         .middle())
                 .isCloseTo(6000 * 0.865 * 0.55 / 0.45, within(1e-9));
-        assertThat(HarvestResidue.of("p", KNOWLEDGE.crops().get("potato"), Optional.empty(), Optional.empty()))
+        assertThat(HarvestResidue.of(
+                        "p", KNOWLEDGE.crops().get("potato"), Optional.empty(), Optional.empty(), HarvestCut.USUAL))
                 .isEmpty();
+    }
+
+    /** Wheat 95 cm high cut at 19: a fifth of the height to the power 0.75 stands, three tenths; half of the rest goes with the straw. */
+    @Test
+    void straw_taken_leaves_less_and_stubble_follows_the_header() {
+        var wheat = KNOWLEDGE.crops().get("winter-wheat");
+        HarvestCut cut = new HarvestCut(Optional.of(19.0), 0.5);
+        double stands = Math.pow(0.2, 0.75);
+        assertThat(cut.standing(wheat)).isCloseTo(stands, within(1e-12)).isBetween(0.28, 0.32);
+        assertThat(cut.taken(wheat)).isCloseTo((1 - stands) / 2, within(1e-12));
+        assertThat(cut.standingOfLeft(wheat)).isCloseTo(stands / (1 - (1 - stands) / 2), within(1e-12));
+        var goal = Optional.of(new Quantity(6, Unit.T_PER_HA));
+        assertThat(HarvestResidue.of("p", wheat, goal, Optional.empty(), cut)
+                        .orElseThrow()
+                        .middle())
+                .isCloseTo(6000 * 0.865 * 0.55 / 0.45 * (1 - (1 - stands) / 2), within(1e-9));
+        // cut at its whole height all stands, and there is nothing to take
+        assertThat(new HarvestCut(Optional.of(150.0), 1).taken(wheat)).isZero();
+        // all that lies is taken: what stays stands
+        assertThat(new HarvestCut(Optional.of(10.0), 1).standingOfLeft(wheat)).isCloseTo(1, within(1e-12));
     }
 
     @Test
@@ -198,9 +219,10 @@ class DisturbanceTest {
     @Test
     void what_a_goal_was_typed_for_is_told_from_the_usual_yield() {
         var wheat = KNOWLEDGE.crops().get("winter-wheat");
-        Figure typed = HarvestResidue.of("p", wheat, Optional.of(new Quantity(6, Unit.T_PER_HA)), Optional.empty())
+        Figure typed = HarvestResidue.of(
+                        "p", wheat, Optional.of(new Quantity(6, Unit.T_PER_HA)), Optional.empty(), HarvestCut.USUAL)
                 .orElseThrow();
-        Figure usual = HarvestResidue.of("p", wheat, Optional.empty(), Optional.empty())
+        Figure usual = HarvestResidue.of("p", wheat, Optional.empty(), Optional.empty(), HarvestCut.USUAL)
                 .orElseThrow();
         assertThat(typed.working().inputs().get(0).origin()).isEqualTo(Origin.ENTERED);
         assertThat(typed.working().inputs().get(0).from()).isEqualTo("yield goal");
@@ -217,7 +239,12 @@ class DisturbanceTest {
                 Optional.of(DisturbanceRating.sum("p", List.of(rating))),
                 Optional.of(StripShare.ofPlanting("p", List.of(pass("no-till-planter")))),
                 Optional.of(StripShare.of("p", new Quantity(10, Unit.INCH), new Quantity(30, Unit.INCH))),
-                HarvestResidue.of("p", KNOWLEDGE.crops().get("winter-wheat"), Optional.empty(), Optional.empty()));
+                HarvestResidue.of(
+                        "p",
+                        KNOWLEDGE.crops().get("winter-wheat"),
+                        Optional.empty(),
+                        Optional.empty(),
+                        HarvestCut.USUAL));
         assertThat(all.figures())
                 .extracting(Figure::id)
                 .containsExactly(rating.id(), "p/rating", "p/disturbed", "p/stripShare", "p/residue");

@@ -95,7 +95,8 @@ final class PlantChapter {
                                         prefix,
                                         crop.crop(),
                                         crop.yieldGoal().flatMap(q -> GrainYield.asMass(q, crop.crop())),
-                                        grown.mass()))));
+                                        grown.mass(),
+                                        plan.timeline().cut(crop.id())))));
     }
 
     private static Optional<Figure> stripShare(String prefix, RowsEntry rows) {

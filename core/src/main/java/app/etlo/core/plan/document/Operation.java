@@ -422,12 +422,24 @@ public sealed interface Operation {
         }
     }
 
-    /** A crop harvested. */
-    record Harvest(String id, Optional<String> subject, DateEntry when, Optional<Integer> seq, Optional<String> zone)
+    /**
+     * A crop harvested.
+     *
+     * @param stubble height at which the header cuts; as is usual where none is typed
+     * @param strawTakenPercent of what lies behind the header
+     */
+    record Harvest(
+            String id,
+            Optional<String> subject,
+            DateEntry when,
+            Optional<Integer> seq,
+            Optional<String> zone,
+            Optional<Quantity> stubble,
+            Optional<Double> strawTakenPercent)
             implements Operation {
         @Override
         public Harvest copied(String newId, Optional<String> newSubject, DateEntry day) {
-            return new Harvest(newId, newSubject, day, seq, zone);
+            return new Harvest(newId, newSubject, day, seq, zone, stubble, strawTakenPercent);
         }
 
         @Override

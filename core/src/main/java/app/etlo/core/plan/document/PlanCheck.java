@@ -25,6 +25,7 @@ public final class PlanCheck {
     /** Kinds of operation that may be done more than once to a crop or cover. */
     private static final Set<String> REPEATED = Set.of("pass", "feed", "graze", "irrigate");
 
+    private static final double HIGHEST_STUBBLE_CM = 200;
     private static final double MOST_WATER_MM = 200;
 
     private final Knowledge knowledge;
@@ -297,6 +298,12 @@ public final class PlanCheck {
             if (!ofCrop) {
                 problem(at + "/subject", "a crop is harvested");
             }
+            measures(o.stubble(), at + "/stubble", Dimension.LENGTH);
+            o.stubble()
+                    .filter(q -> q.unit().dimension() == Dimension.LENGTH)
+                    .map(q -> q.in(Unit.CENTIMETRE))
+                    .filter(cm -> cm < 0 || cm > HIGHEST_STUBBLE_CM)
+                    .ifPresent(cm -> problem(at + "/stubble/value", "stubble stands no more than 200 cm (79 in) high"));
             return null;
         }
     }

@@ -66,7 +66,14 @@ public final class PlanEdit {
             case "sow" -> Operation.Sow.of(id, subject, DateEntry.on(day));
             case "end" -> Operation.End.of(id, subject, DateEntry.on(day));
             case "harvest" ->
-                new Operation.Harvest(id, Optional.of(subject), DateEntry.on(day), Optional.empty(), Optional.empty());
+                new Operation.Harvest(
+                        id,
+                        Optional.of(subject),
+                        DateEntry.on(day),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty());
             default -> throw new IllegalArgumentException("a " + kind + " needs more than a day");
         };
     }

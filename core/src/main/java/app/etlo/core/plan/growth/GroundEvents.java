@@ -21,6 +21,7 @@ import app.etlo.core.plan.timeline.Timeline;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.termination.Termination;
+import app.etlo.core.tillage.HarvestCut;
 import app.etlo.core.tillage.Pass;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -291,14 +292,15 @@ public final class GroundEvents {
         standing.ifPresent(s -> {
             c.harvested().filter(h -> h.isAfter(s.sown())).ifPresent(h -> {
                 double removed = c.crop().takenShare();
+                HarvestCut cut = timeline.cut(c.id());
                 events.add(new GroundEvent.Harvest(
                         day(h),
                         timeline.harvestPlace(c.id()),
                         c.id(),
                         s.index(),
-                        removed,
-                        Math.min(MOST_NITROGEN_REMOVED, GRAIN_RICHER * removed),
-                        c.crop().growing().taken().standing()));
+                        cut.removed(c.crop(), removed),
+                        cut.removed(c.crop(), Math.min(MOST_NITROGEN_REMOVED, GRAIN_RICHER * removed)),
+                        cut.standingOfLeft(c.crop())));
                 c.crop()
                         .growing()
                         .taken()

@@ -10,6 +10,7 @@ import app.etlo.core.plan.document.PlanDocument.CropEntry;
 import app.etlo.core.plan.document.PlanLookup;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
+import app.etlo.core.tillage.HarvestCut;
 import app.etlo.core.tillage.Pass;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -51,6 +52,15 @@ public final class Timeline {
 
     public int harvestPlace(String cropId) {
         return lookup.first(Operation.Harvest.class, cropId).orElseThrow().place();
+    }
+
+    /** How a crop is cut. */
+    public HarvestCut cut(String cropId) {
+        return lookup.first(Operation.Harvest.class, cropId)
+                .map(h -> new HarvestCut(
+                        h.stubble().map(q -> q.in(Unit.CENTIMETRE)),
+                        h.strawTakenPercent().orElse(0.0) / 100))
+                .orElse(HarvestCut.USUAL);
     }
 
     public Optional<LocalDate> ended(String coverId) {
