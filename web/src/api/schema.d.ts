@@ -596,6 +596,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mixes/aims": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["aims"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mixes/alternatives": {
         parameters: {
             query?: never;
@@ -1306,6 +1322,15 @@ export interface components {
             /** Format: double */
             weight: number;
         };
+        AimsView: {
+            aims: components["schemas"]["ReachView"][];
+            /** Format: date */
+            from: string;
+            pulls: components["schemas"]["PullView"][];
+            start: components["schemas"]["StartView"][];
+            /** Format: date */
+            to: string;
+        };
         AlternativeEntry: {
             id: string;
             mix: components["schemas"]["MixEntry"];
@@ -1367,6 +1392,11 @@ export interface components {
             name: string;
             rate: components["schemas"]["FigureView"];
             species: string[];
+        };
+        ByView: {
+            gives: components["schemas"]["FigureView"];
+            name: string;
+            species: string;
         };
         CalibrationView: {
             catches: components["schemas"]["CatchView"][];
@@ -2761,6 +2791,10 @@ export interface components {
             mix?: components["schemas"]["MixView"];
             zones?: string;
         };
+        PullView: {
+            aims: string[];
+            words: string;
+        };
         QuadratEntry: {
             /** Format: double */
             dryMatterPercent: number;
@@ -2805,6 +2839,16 @@ export interface components {
             species: string;
             standShare?: components["schemas"]["FigureView"];
             weightShare: components["schemas"]["FigureView"];
+        };
+        ReachView: {
+            aim: string;
+            by: components["schemas"]["ByView"][];
+            measure: string;
+            name: string;
+            said?: string;
+            /** @enum {string} */
+            verdict: "well" | "in part" | "too little" | "not here";
+            wanted: string;
         };
         Read: {
             dayOrderNeeded: boolean;
@@ -3146,6 +3190,11 @@ export interface components {
             parts: components["schemas"]["PartView"][];
             /** Format: date */
             to: string;
+        };
+        StartView: {
+            aim: string;
+            because: string;
+            name: string;
         };
         StateForecastEntry: {
             answer?: components["schemas"]["ForecastEntry"];
@@ -4343,6 +4392,30 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    aims: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoverRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AimsView"];
+                };
             };
         };
     };

@@ -53,6 +53,47 @@ describe('the step Aims', () => {
     expect(cover(bench.plan()).aims).toBeUndefined();
   });
 
+  test('what can be reached stands beside each aim, with what pulls and where to start', async () => {
+    const figure = (id: string, text: string) => ({
+      id,
+      label: 'Nitrogen fixed, Hairy vetch',
+      text,
+      value: Number(text),
+      unit: 'kg/ha',
+      origin: 'forecast',
+    });
+    answering({
+      from: '2026-08-15',
+      to: '2027-05-05',
+      aims: [
+        {
+          aim: 'fix-nitrogen',
+          name: 'Fix nitrogen',
+          measure: 'Nitrogen fixed',
+          verdict: 'well',
+          wanted: '35 kg/ha are noticed, 75 kg/ha counted on',
+          by: [
+            { species: 'hairy-vetch', name: 'Hairy vetch', gives: figure('mix/v1/aim/a', '110') },
+            { species: 'winter-pea', name: 'Winter pea', gives: figure('mix/v1/aim/b', '80') },
+          ],
+        },
+      ],
+      pulls: [{ aims: ['mulch'], words: 'A mulch keeps the seedbed cool and moist.' }],
+      start: [
+        { aim: 'protect-soil', name: 'Protect from erosion', because: 'the field slopes 6 %' },
+        { aim: 'fix-nitrogen', name: 'Fix nitrogen', because: 'grain corn needs nitrogen' },
+      ],
+    });
+    const bench = opened(<AimsStep />);
+    expect(await screen.findByText('well')).toBeTruthy();
+    expect(screen.getByText(/hairy vetch/).textContent).toContain('110');
+    expect(screen.getByText(/keeps the seedbed cool/)).toBeTruthy();
+    press('+ Mulch to plant through');
+    press('Take this order');
+    expect(cover(bench.plan()).aims).toEqual(['protect-soil', 'fix-nitrogen', 'mulch']);
+    expect(screen.queryByText('An order to start from')).toBeNull();
+  });
+
   test('without a window nothing is asked, and it says what is missing', () => {
     opened(<AimsStep />, {
       plan: (p) => ({ ...p, covers: [] }),

@@ -68,6 +68,18 @@ class MixTest {
     }
 
     @Test
+    void aims_come_with_what_reaches_them_and_workings() {
+        JsonNode view = us.post("/api/mixes/aims", ask()).json();
+        assertThat(view.path("aims").size()).isEqualTo(13);
+        String figure = view.at("/aims/0/by/0/gives/id").asText();
+        assertThat(us.post("/api/workings", ask().put("figureId", figure).without("coverId"))
+                        .status())
+                .isEqualTo(200);
+        assertThat(us.post("/api/mixes/aims", ask().put("coverId", "none")).status())
+                .isEqualTo(400);
+    }
+
+    @Test
     void the_latest_useful_sowing_of_a_cover_is_asked_for_and_opens_its_working() {
         JsonNode latest = us.post("/api/covers/latest", ask()).json();
         assertThat(latest.path("species").size()).isPositive();

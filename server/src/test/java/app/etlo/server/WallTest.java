@@ -66,6 +66,7 @@ class WallTest {
             "POST /api/weather/previews",
             "POST /api/covers/latest",
             "POST /api/mixes/candidates",
+            "POST /api/mixes/aims",
             "POST /api/mixes/failures",
             "POST /api/mixes/alternatives",
             "POST /api/mixes/proposals",

@@ -20,6 +20,7 @@ public final class Judgements {
             new SownAfterLatestDate(),
             new CoverEndedAfterPlanting(),
             new TilledBeforeEnd(),
+            new AimOutOfReach(),
             new CropFails(),
             new GoalAboveGrowth(),
             new StandFarFromForecast(),

@@ -40,6 +40,33 @@ public final class AimDelivery {
 
     private record Rule(String label, Unit unit, Formula formula) {}
 
+    /**
+     * From how much on an aim is served.
+     *
+     * @param some that can be noticed, in the aim's unit
+     * @param well that a grower can count on
+     */
+    public record Useful(double some, double well) {}
+
+    /** Of what is noticed and what is counted on: round. Mulch: some 8,000 lb/ac keep weeds down (common practice). */
+    public static final Source USEFUL =
+            Source.commonPractice("Etlo's own round amounts, after what covers are credited with in handbooks");
+
+    private static final Map<String, Useful> AMOUNTS = Map.ofEntries(
+            Map.entry("fix-nitrogen", new Useful(35, 75)),
+            Map.entry("catch-nitrogen", new Useful(20, 45)),
+            Map.entry("suppress-weeds", new Useful(2, 4)),
+            Map.entry("protect-soil", new Useful(1, 2)),
+            Map.entry("build-organic-matter", new Useful(1000, 2500)),
+            Map.entry("loosen-pan", new Useful(0.8, 2)),
+            Map.entry("manage-water", new Useful(30, 70)),
+            Map.entry("feed-stock", new Useful(1, 2)),
+            Map.entry("feed-pollinators", new Useful(10, 21)),
+            Map.entry("break-pests", new Useful(1.5, 3)),
+            Map.entry("mulch", new Useful(4, 8)),
+            Map.entry("lift-phosphorus", new Useful(5, 10)),
+            Map.entry("nurse", new Useful(0.4, 1)));
+
     private static final Map<String, Rule> RULES = new TreeMap<>(Map.ofEntries(
             rule(
                     "fix-nitrogen",
@@ -130,6 +157,11 @@ public final class AimDelivery {
 
     public static Unit unit(String aim) {
         return RULES.get(aim).unit();
+    }
+
+    /** From how much on it is served. */
+    public static Useful useful(String aim) {
+        return AMOUNTS.get(aim);
     }
 
     public static String label(String aim) {

@@ -76,6 +76,27 @@ public record MixPlace(
      */
     public record Residual(String activeIngredient, Optional<LocalDate> safeFrom) {}
 
+    /** The same place with other aims. */
+    public MixPlace wanting(List<String> others) {
+        return new MixPlace(
+                next,
+                previous,
+                sownInto,
+                end,
+                ph,
+                drainage,
+                tileDepthCm,
+                panDepthCm,
+                slopePercent,
+                livestock,
+                organic,
+                machines,
+                programmes,
+                residuals,
+                noxious,
+                others);
+    }
+
     public boolean isWet() {
         return drainage.filter(d -> d.contains("poorly")).isPresent();
     }

@@ -319,6 +319,11 @@ class HandBuiltRulesTest {
                         with(cover().share("cereal-rye", 25).share("hairy-vetch", 25)),
                         with(cover().share("cereal-rye", 50).share("hairy-vetch", 50))),
                 new Rule(
+                        "aim-out-of-reach",
+                        "From about 35 kg/ha on it is noticed",
+                        with(rye().delivers("fix-nitrogen", 30)),
+                        with(rye().delivers("fix-nitrogen", 40))),
+                new Rule(
                         "depths-apart",
                         "a second pass for depth alone buys little",
                         with(rye().share("faba-bean", 60)),

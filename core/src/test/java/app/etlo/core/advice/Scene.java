@@ -8,6 +8,7 @@ import app.etlo.core.knowledge.Caution;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.mix.AimDelivery;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.Component;
 import app.etlo.core.mix.Finding;
@@ -337,6 +338,19 @@ final class Scene {
                     shares,
                     Optional.empty(),
                     Map.of(),
+                    List.of()));
+            return this;
+        }
+
+        /** What the mix delivers of an aim, in the aim's unit. */
+        CoverScene delivers(String aim, double value) {
+            outlook = Optional.of(new MixOutlook(
+                    new SeasonGrowth(List.of(), false),
+                    figure("mass", 5, Unit.T_PER_HA),
+                    List.of(),
+                    List.of(),
+                    Optional.empty(),
+                    Map.of(aim, figure("aim", value, AimDelivery.unit(aim))),
                     List.of()));
             return this;
         }

@@ -33,6 +33,12 @@ final class FastChecks {
         Trials.Grown sudanNorth = one(n, "sorghum-sudangrass", 110, "2025-06-10");
         Trials.Grown phacelia = one(Trials.MARITIME, "phacelia", 300, "2025-08-10");
         Trials.Grown oats = one(n, "spring-oats", 220, "2025-08-10");
+        Trials.Grown oatsInWinter = Trials.south("2025-08-01", "2026-07-15")
+                .sow("spring-oats", 220, "2025-10-01")
+                .run();
+        Trials.Grown oatsInMildWinter = Trials.at(Trials.SOUTHERN, "2025-03-01", "2025-12-15")
+                .sow("spring-oats", 220, "2025-04-20")
+                .run();
         Trials.Grown sunnHempTropics = one(Trials.SUBTROPICS, "sunn-hemp", 90, "2025-05-25");
         Trials.Grown cowpeaTropics = one(Trials.SUBTROPICS, "cowpea", 35, "2025-05-25");
         Trials.Grown millet = one(Trials.SOUTH, "pearl-millet", 120, "2025-06-05");
@@ -78,6 +84,13 @@ final class FastChecks {
                         100,
                         135,
                         () -> cowpea.nitrogen(0, "2025-08-12")),
+                tuned("oats sown 1 October at 33° N, 10 April", "t/ha", 4, 9, () -> oatsInWinter.tHa(0, "2026-04-10")),
+                tuned(
+                        "oats sown 20 April at 36° S, 10 September",
+                        "t/ha",
+                        3.5,
+                        8,
+                        () -> oatsInMildWinter.tHa(0, "2025-09-10")),
                 never("sunn hemp at 43° N in 60 days", "t/ha", 3, 6, () -> sunnHempNorth.tHa(0, "2025-08-09")),
                 never(
                         "sorghum-sudan watered at 39° N, semi-arid, in 60 days",

@@ -1,5 +1,6 @@
 package app.etlo.server.evaluation;
 
+import app.etlo.core.plan.asked.AimsReached;
 import app.etlo.core.plan.asked.Candidates;
 import app.etlo.core.plan.asked.GroundDays;
 import app.etlo.core.plan.asked.LatestSowings;
@@ -135,6 +136,7 @@ class EvaluationController {
     private static WorkingView working(Evaluated evaluated, String figureId) {
         Figure figure = Optional.ofNullable(evaluated.figures().get(figureId))
                 .or(() -> Candidates.figure(evaluated, figureId))
+                .or(() -> AimsReached.figure(evaluated, figureId))
                 .or(() -> LatestSowings.figure(evaluated, figureId))
                 .orElseThrow(() -> new NotFound("figure"));
         return WorkingView.of(figure, evaluated);

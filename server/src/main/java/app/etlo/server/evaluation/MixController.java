@@ -1,5 +1,6 @@
 package app.etlo.server.evaluation;
 
+import app.etlo.core.plan.asked.AimsReached;
 import app.etlo.core.plan.asked.Alternatives;
 import app.etlo.core.plan.asked.Candidates;
 import app.etlo.core.plan.asked.Failures;
@@ -62,6 +63,14 @@ class MixController {
     @PostMapping("/api/mixes/candidates")
     Candidates.CandidateList candidates(@Valid @RequestBody CoverRequest r) {
         return evaluations.evaluated(r.plan(), r.asOf(), e -> Candidates.of(e, r.coverId()));
+    }
+
+    /** Which aims a cover can reach, by which species, and which of them pull against each other. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping("/api/mixes/aims")
+    AimsReached.AimsView aims(@Valid @RequestBody CoverRequest r) {
+        return evaluations.evaluated(r.plan(), r.asOf(), e -> AimsReached.of(e, r.coverId()));
     }
 
     /** The latest useful sowing of the species of a cover, and what a late one is sown thicker by. */
