@@ -63,11 +63,21 @@ export function AimsStep() {
               </button>
             </section>
           )}
-          {(reached?.pulls ?? []).map((p) => (
-            <p key={p.words} className="mt-2 border-l-4 border-hand pl-2 text-[14px]">
-              {p.words}
-            </p>
-          ))}
+          {reached && reached.pulls.length > 0 && (
+            <section aria-label="What pulls apart" className="mt-2 border-l-4 border-hand pl-3">
+              <h3 className="text-[14px] font-bold">
+                Pull against each other{' '}
+                <i className="text-[13px] font-medium text-ink2">
+                  sow for both and each gets about its share; rank first what matters
+                </i>
+              </h3>
+              <ul className="text-[14px]">
+                {reached.pulls.map((p) => (
+                  <li key={p.words}>{p.words}</li>
+                ))}
+              </ul>
+            </section>
+          )}
           <div className="mt-3 grid grid-cols-2 gap-8 max-[760px]:grid-cols-1">
             <ol aria-label="Ranked aims">
               {ranked.length === 0 && <li className="text-ink2 italic">none chosen yet</li>}

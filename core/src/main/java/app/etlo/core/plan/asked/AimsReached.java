@@ -35,6 +35,8 @@ public final class AimsReached {
     private static final double WORTH_NAMING = 0.5;
     /** Aims pull apart where what is best for one gives less than this of the other, both ways. */
     private static final double APART = 0.4;
+    /** Among so many of the ranked ones: what is ranked lower gives way anyhow. */
+    private static final int RANKED_FIRST = 3;
     /** What grazing leaves of the tops (take half, leave half to two thirds taken). */
     private static final double LEFT_BY_STOCK = 1.0 / 3;
 
@@ -195,9 +197,10 @@ public final class AimsReached {
     private static List<PullView> pulls(Evaluated e, MixPlace place, Map<String, Reach> reached) {
         List<PullView> found = new ArrayList<>();
         List<String> ranked = place.aims().stream().filter(reached::containsKey).toList();
-        for (int i = 0; i < ranked.size(); i++) {
-            for (int j = i + 1; j < ranked.size(); j++) {
-                apart(reached.get(ranked.get(i)), reached.get(ranked.get(j))).ifPresent(found::add);
+        List<String> first = ranked.subList(0, Math.min(RANKED_FIRST, ranked.size()));
+        for (int i = 0; i < first.size(); i++) {
+            for (int j = i + 1; j < first.size(); j++) {
+                apart(reached.get(first.get(i)), reached.get(first.get(j))).ifPresent(found::add);
             }
         }
         if (ranked.contains("mulch") && ranked.contains("feed-stock")) {
@@ -221,10 +224,9 @@ public final class AimsReached {
         }
         return Optional.of(new PullView(
                 List.of(a.aim().id(), b.aim().id()),
-                a.aim().name() + " and " + lower(b.aim().name()) + " pull apart: what does most for the one ("
-                        + names(a) + ") gives at best " + percent(forB) + " of what can be had for the other, and "
-                        + names(b) + " " + percent(forA)
-                        + ". Sow both kinds and each gives about its share; rank first what matters."));
+                a.aim().name() + " and " + lower(b.aim().name()) + ": " + names(a) + ", best for the one, gives "
+                        + percent(forB) + " of what can be had for the other, and " + names(b) + " "
+                        + percent(forA) + " the other way."));
     }
 
     private static double share(Reach of, Reach other) {
