@@ -8,6 +8,7 @@ import { answered, figure, opened } from '../plan/openedPlan';
 import { useOpenPlan } from '../plan/context';
 import { choose } from '../ui/choosing';
 import { FieldChecks } from './FieldChecks';
+import { LifePart } from './field/LifePart';
 import { SoilTable } from './field/SoilTable';
 import { Delivers } from './mix/Delivers';
 import { RateTable } from './RateTable';
@@ -313,4 +314,24 @@ test('a step outside an open plan is a fault of the program and says so', () => 
   const quiet = vi.spyOn(console, 'error').mockImplementation(() => undefined);
   expect(() => render(<Ledger />)).toThrow('no plan is open here');
   quiet.mockRestore();
+});
+
+describe('herbicides of a field', () => {
+  test('that none was used is an answer, and can be taken back', () => {
+    function Field() {
+      const [field, setField] = useState<Schemas['FieldEntry']>({
+        id: 'f',
+        farmId: 'a',
+        name: 'Long Acre',
+      });
+      return (
+        <LifePart field={field} problems={[]} change={(to) => setField((f) => ({ ...f, ...to }))} />
+      );
+    }
+    render(<Field />);
+    press('No residual herbicide was used');
+    expect(screen.getByText(/None was used, as entered/)).toBeTruthy();
+    press('take that back');
+    expect(screen.getByRole('button', { name: 'No residual herbicide was used' })).toBeTruthy();
+  });
 });

@@ -90,6 +90,19 @@ export function LifePart({ field, change, problems }: PartProps) {
         ]}
         onChange={(residuals) => change({ residuals })}
       />
+      {field.residuals === undefined && (
+        <button type="button" className="btn" onClick={() => change({ residuals: [] })}>
+          No residual herbicide was used
+        </button>
+      )}
+      {field.residuals?.length === 0 && (
+        <p className="text-[13.5px]">
+          None was used, as entered.{' '}
+          <button type="button" className="link" onClick={() => change({ residuals: undefined })}>
+            take that back
+          </button>
+        </p>
+      )}
       <div className={ROW}>
         <KeptText
           label="Plants the law lists as noxious, separated by semicolons"

@@ -22,7 +22,7 @@ class MixIT extends InBrowser {
         demo();
         page.navigate("/species");
         type("Name, family, pest or caution", "vicia");
-        assertThat(page.getByRole(AriaRole.STATUS)).hasText(Pattern.compile("4 of \\d+ species"));
+        assertThat(page.getByRole(AriaRole.STATUS)).hasText(Pattern.compile("5 of \\d+ species"));
         button("Compare Hairy vetch").click();
         assertThat(page.getByRole(AriaRole.COLUMNHEADER)).hasCount(3);
         accessible("species side by side");

@@ -52,7 +52,7 @@ class ViewsIT extends InBrowser {
         assertThat(page.getByText("TR 3")).isVisible();
         looked.accept("seed store");
         page.navigate("/species");
-        assertThat(page.getByText("66 of 66 species")).isVisible();
+        assertThat(page.getByText(Pattern.compile("^(\\d+) of \\1 species$"))).isVisible();
         looked.accept("species");
         page.navigate("/calibration");
         assertThat(page.getByText("Drill, driven or pushed").first()).isAttached();

@@ -8,12 +8,14 @@ import java.util.Optional;
  * What the adviser entered of a field that judgements look at.
  *
  * @param residuals herbicides that may still act
+ * @param herbicidesSaid whether somebody said which were used, or that none was
  * @param noxious names that the law in force lists, as typed, lower case
  * @param certification conventional, organic or in transition
  */
 public record FieldFacts(
         List<Weed> weeds,
         List<Residual> residuals,
+        boolean herbicidesSaid,
         Optional<LocalDate> newestSoilTest,
         Optional<String> drainage,
         List<String> noxious,

@@ -128,6 +128,7 @@ public record Situation(
     /**
      * How the mix is meant.
      *
+     * @param aims of the cover, ranked
      * @param fed whether stock will eat it
      * @param stockKnown whether the stock kept here are entered
      * @param cautions of species that harm the stock kept here, by species; for any stock while none is entered
@@ -140,6 +141,7 @@ public record Situation(
      * @param standing the crop it is sown into
      */
     public record MixUse(
+            List<String> aims,
             boolean fed,
             boolean stockKnown,
             Map<String, List<Caution>> cautions,

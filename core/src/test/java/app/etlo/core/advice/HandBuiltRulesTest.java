@@ -319,6 +319,22 @@ class HandBuiltRulesTest {
                         with(cover().share("cereal-rye", 25).share("hairy-vetch", 25)),
                         with(cover().share("cereal-rye", 50).share("hairy-vetch", 50))),
                 new Rule(
+                        "herbicides-not-said",
+                        "the commonest silent failure",
+                        with(rye()).herbicidesNotSaid(),
+                        with(rye())),
+                // the full rate of rye is 100 kg/ha; a mulch takes 157 to 188
+                new Rule(
+                        "mulch-sown-thin",
+                        "is the rate of an ordinary cover",
+                        with(cover().share("cereal-rye", 100).wants("mulch")),
+                        with(cover().share("cereal-rye", 100).purpose(1.6).wants("mulch"))),
+                new Rule(
+                        "mulch-sown-thick",
+                        "a smaller factor gets there",
+                        with(cover().share("cereal-rye", 100).purpose(2.5).wants("mulch")),
+                        with(cover().share("cereal-rye", 100).purpose(1.8).wants("mulch"))),
+                new Rule(
                         "aim-out-of-reach",
                         "From about 35 kg/ha on it is noticed",
                         with(rye().delivers("fix-nitrogen", 30)),

@@ -75,6 +75,7 @@ final class Scene {
     private Optional<LocalDate> soilTest = Optional.empty();
     private Optional<String> drainage = Optional.empty();
     private List<String> noxious = List.of();
+    private boolean herbicidesSaid = true;
     private Optional<String> certification = Optional.empty();
     private Optional<Double> tileDepthCm = Optional.empty();
     private Optional<FrostDates> frost = Optional.of(new FrostDates(MonthDay.of(4, 25), MonthDay.of(10, 12)));
@@ -195,7 +196,7 @@ final class Scene {
                 List.copyOf(covers),
                 typed,
                 windows,
-                new FieldFacts(weeds, residuals, soilTest, drainage, noxious, certification),
+                new FieldFacts(weeds, residuals, herbicidesSaid, soilTest, drainage, noxious, certification),
                 passes,
                 untilled,
                 failing,
@@ -215,6 +216,11 @@ final class Scene {
                         Optional.of(new Quantity(goalTHa, Unit.T_PER_HA)))
                 : c);
         cropTops.put(crop, new Band(topsTHa * 0.8, topsTHa, topsTHa * 1.2));
+        return this;
+    }
+
+    Scene herbicidesNotSaid() {
+        herbicidesSaid = false;
         return this;
     }
 
@@ -241,6 +247,7 @@ final class Scene {
         private Optional<WinterStand> winter = Optional.empty();
         private double fedKgHa;
         private final Map<String, List<Caution>> cautions = new LinkedHashMap<>();
+        private List<String> aims = List.of();
         private boolean fed;
         private boolean stockKnown;
         private double purpose = 1;
@@ -462,6 +469,11 @@ final class Scene {
             return this;
         }
 
+        CoverScene wants(String... ranked) {
+            aims = List.of(ranked);
+            return this;
+        }
+
         CoverScene atCm(double depth) {
             depthCm = Optional.of(depth);
             return this;
@@ -516,6 +528,7 @@ final class Scene {
                     winter,
                     fedKgHa,
                     new Situation.MixUse(
+                            aims,
                             fed,
                             stockKnown,
                             cautions,

@@ -33,6 +33,22 @@ class PlausibleSpanTest {
                 .anySatisfy(s -> assertThat(s.meant().in(Unit.PERCENT)).isEqualTo(2.5));
     }
 
+    /** Vetch at 27 where a full rate is 30 to 85 kg/ha was meant per acre; 250 has a digit too many. */
+    @Test
+    void pounds_and_kilograms_per_the_other_area_are_seen() {
+        PlausibleSpan vetch = new PlausibleSpan(30, 85, Unit.KG_PER_HA);
+        assertThat(vetch.slips(new Quantity(27, Unit.KG_PER_HA))).anySatisfy(s -> {
+            assertThat(s.because()).isEqualTo("typed in kg per acre");
+            assertThat(s.meant().value()).isCloseTo(66.7, org.assertj.core.api.Assertions.within(0.1));
+        });
+        assertThat(vetch.slips(new Quantity(120, Unit.KG_PER_HA)))
+                .extracting(s -> s.because())
+                .contains("typed in lb per hectare");
+        assertThat(new PlausibleSpan(0.05, 85, Unit.KG_PER_HA).slips(new Quantity(250, Unit.KG_PER_HA)))
+                .extracting(s -> s.meant())
+                .contains(new Quantity(25, Unit.KG_PER_HA));
+    }
+
     @Property
     void every_slip_offered_would_be_believed(@ForAll @DoubleRange(min = 0, max = 1e6) double typed) {
         Quantity q = new Quantity(typed, Unit.LB_PER_AC);

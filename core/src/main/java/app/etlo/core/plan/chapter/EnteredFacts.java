@@ -22,6 +22,7 @@ public final class EnteredFacts {
                 f.residuals().orElse(List.of()).stream()
                         .map(r -> new FieldFacts.Residual(r.activeIngredient(), r.appliedOn(), r.intervalMonths()))
                         .toList(),
+                f.residuals().isPresent(),
                 f.soilTests().orElse(List.of()).stream()
                         .map(FieldEntry.SoilTest::date)
                         .max(Comparator.naturalOrder()),

@@ -44,6 +44,7 @@ public final class MixUses {
                                                 .orElse(MixPlace.ANIMALS.contains(a))))
                                 .toList()));
         return new MixUse(
+                cover.entry().aims().orElse(List.of()),
                 fed,
                 stock.isPresent(),
                 cautions,

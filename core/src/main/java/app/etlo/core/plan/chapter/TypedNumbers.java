@@ -7,6 +7,7 @@ import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.plan.document.Context;
 import app.etlo.core.plan.document.Context.LotEntry;
+import app.etlo.core.plan.document.FieldEntry;
 import app.etlo.core.plan.document.Operation;
 import app.etlo.core.plan.document.Operation.RowsEntry;
 import app.etlo.core.plan.document.PlanDocument;
@@ -15,6 +16,7 @@ import app.etlo.core.plan.document.PlanDocument.CropEntry;
 import app.etlo.core.quantity.Dimension;
 import app.etlo.core.quantity.PlausibleSpan;
 import app.etlo.core.quantity.Quantity;
+import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import java.util.ArrayList;
 import java.util.List;
@@ -29,6 +31,8 @@ import java.util.stream.Collectors;
 public final class TypedNumbers {
     private static final double LB_PER_KG = 1 / 0.45359237;
     private static final double HA_PER_AC = 0.40468564224;
+    /** A dense mulch takes two and a half times the most of an ordinary stand. */
+    private static final double MOST_OF_A_FULL_RATE = 2.5;
 
     private final Knowledge knowledge;
     private final List<TypedNumber> found = new ArrayList<>();
@@ -42,11 +46,35 @@ public final class TypedNumbers {
         if (context.field().boundary().isEmpty()) {
             numbers.add(Step.FIELD, "field", "Field area", context.field().area(), 0.05, 1000, Unit.HECTARE);
         }
-        numbers.add(Step.FIELD, "field", "Tile depth", context.field().tileDepth(), 40, 250, Unit.CENTIMETRE);
+        numbers.field(context.field());
         plan.crops().forEach(numbers::crop);
         plan.covers().forEach(c -> numbers.cover(c, context));
         plan.operations().forEach(o -> numbers.operation(o.subject().orElse(o.id()), o, cropIds(plan)));
         return List.copyOf(numbers.found);
+    }
+
+    private void field(FieldEntry f) {
+        String field = "field";
+        add(Step.FIELD, field, "Tile depth", f.tileDepth(), 40, 250, Unit.CENTIMETRE);
+        add(Step.FIELD, field, "Depth of the pan", f.panDepth(), 5, 70, Unit.CENTIMETRE);
+        add(Step.FIELD, field, "Depth that roots reach", f.rootingLimit(), 15, 300, Unit.CENTIMETRE);
+        add(Step.FIELD, field, "Penetrometer", f.penetrometer(), 0.2, 8, Unit.MEGAPASCAL);
+        add(Step.FIELD, field, "Elevation", f.elevation(), -100, 4500, Unit.METRE);
+        add(Step.FIELD, field, "Length of the slope", f.slopeLength(), 5, 1500, Unit.METRE);
+        add(Step.FIELD, field, "Slope", percent(f.slopePercent()), 0, 40, Unit.PERCENT);
+        add(Step.FIELD, field, "Organic matter", percent(f.organicMatterPercent()), 0.3, 15, Unit.PERCENT);
+        add(Step.FIELD, field, "Stones", percent(f.stonePercent()), 0, 60, Unit.PERCENT);
+        add(Step.FIELD, field, "pH", plain(f.ph()), 4, 9, Unit.FRACTION);
+        add(Step.FIELD, field, "What the drill does in a day", f.drillHaPerDay(), 0.5, 200, Unit.HA_PER_DAY);
+        f.equipment()
+                .orElse(List.of())
+                .forEach(m -> add(Step.FIELD, field, "Width of " + m.name(), m.width(), 0.3, 45, Unit.METRE));
+        f.soilTests().orElse(List.of()).forEach(t -> {
+            String of = " in the soil test of " + Shown.date(t.date());
+            add(Step.FIELD, field, "pH" + of, plain(t.ph()), 4, 9, Unit.FRACTION);
+            add(Step.FIELD, field, "Organic matter" + of, percent(t.organicMatterPercent()), 0.3, 15, Unit.PERCENT);
+            add(Step.FIELD, field, "Depth" + of, t.depth(), 5, 200, Unit.CENTIMETRE);
+        });
     }
 
     private void crop(CropEntry entry) {
@@ -88,6 +116,20 @@ public final class TypedNumbers {
                     String subject = entry.id() + "/" + s.id();
                     if (mix.method().equals("density")) {
                         add(Step.MIX, subject, "Seeds of " + s.name(), c.seeds(), 0.1, most, Unit.PER_M2);
+                    }
+                    if (mix.method().equals("share")) {
+                        add(
+                                Step.MIX,
+                                subject,
+                                "Share of " + s.name(),
+                                percent(c.sharePercent()),
+                                0.5,
+                                250,
+                                Unit.PERCENT);
+                    }
+                    if (mix.method().equals("recipe")) {
+                        double highest = s.fullRateKgHa().high() * MOST_OF_A_FULL_RATE;
+                        add(Step.MIX, subject, "Rate of " + s.name(), c.rate(), 0.05, highest, Unit.KG_PER_HA);
                     }
                     c.lotId()
                             .flatMap(id -> context.lots().stream()
@@ -152,6 +194,12 @@ public final class TypedNumbers {
             add(Step.PLANT, subject, "Depth", p.depth(), 0.5, 80, Unit.CENTIMETRE);
             add(Step.PLANT, subject, "Speed", p.speed(), 0.5, 25, Unit.KM_PER_H);
         }
+        if (o instanceof Operation.Harvest h) {
+            add(Step.PLANT, subject, "Stubble height", h.stubble(), 3, 90, Unit.CENTIMETRE);
+        }
+        if (o instanceof Operation.Irrigate i) {
+            add(Step.FEED, subject, "Water given", Optional.of(i.depth()), 2, 120, Unit.MILLIMETRE);
+        }
         if (o instanceof Operation.Feed f) {
             add(Step.FEED, subject, "Rate fed", Optional.of(f.rate()), 2, 5000, Unit.KG_PER_HA);
         }
@@ -159,6 +207,14 @@ public final class TypedNumbers {
 
     private static Optional<Quantity> percent(double v) {
         return Optional.of(new Quantity(v, Unit.PERCENT));
+    }
+
+    private static Optional<Quantity> percent(Optional<Double> v) {
+        return v.flatMap(TypedNumbers::percent);
+    }
+
+    private static Optional<Quantity> plain(Optional<Double> v) {
+        return v.map(x -> new Quantity(x, Unit.FRACTION));
     }
 
     private void add(

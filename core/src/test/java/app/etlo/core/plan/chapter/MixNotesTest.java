@@ -172,6 +172,12 @@ class MixNotesTest {
     }
 
     @Test
+    void a_share_far_above_a_full_rate() {
+        mix("hairy-vetch", 280).speaks("number-doubtful", Weight.THINK);
+        mix("hairy-vetch", 100).silent("number-doubtful");
+    }
+
+    @Test
     void depths_of_one_box_apart() {
         mix("faba-bean", 50, "cereal-rye", 50).speaks("depths-apart", Weight.TIP);
         mix("hairy-vetch", 50, "cereal-rye", 50).silent("depths-apart");
