@@ -10,12 +10,6 @@ import java.util.stream.Stream;
 final class FreshChecks {
     private FreshChecks() {}
 
-    private static double to60cm(Trials.Grown g, String date) {
-        return g.middle(OfGround.MINERAL_N_1, date)
-                + g.middle(OfGround.MINERAL_N_2, date)
-                + g.middle(OfGround.MINERAL_N_3, date);
-    }
-
     private static List<Check> overWinter() {
         Trials.Grown rye = Trials.at(Trials.AT_40, "2025-08-01", "2026-07-15")
                 .sow("cereal-rye", 220, "2025-10-01")
@@ -158,7 +152,7 @@ final class FreshChecks {
                         "kg/ha",
                         40,
                         130,
-                        () -> to60cm(vetch, "2025-06-19") - to60cm(bare, "2025-06-19")),
+                        () -> vetch.mineralTo60cm("2025-06-19") - bare.mineralTo60cm("2025-06-19")),
                 never(
                         "cover by residue of winter barley at 40° N, untilled, ten weeks after harvest",
                         "%",

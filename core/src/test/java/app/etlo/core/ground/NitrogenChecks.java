@@ -12,12 +12,6 @@ import java.util.List;
 final class NitrogenChecks {
     private NitrogenChecks() {}
 
-    private static double to60cm(Trials.Grown g, String date) {
-        return g.middle(OfGround.MINERAL_N_1, date)
-                + g.middle(OfGround.MINERAL_N_2, date)
-                + g.middle(OfGround.MINERAL_N_3, date);
-    }
-
     private static Trials corn(Climate climate, GroundSoil soil) {
         return Trials.at(climate, "2024-04-01", "2025-12-15")
                 .on(soil)
@@ -81,7 +75,7 @@ final class NitrogenChecks {
                         "kg/ha",
                         30,
                         90,
-                        () -> to60cm(radish, "2026-05-01")),
+                        () -> radish.mineralTo60cm("2026-05-01")),
                 tuned("nitrate lost over the winter after corn at 40° N, bare", "kg/ha", 10, 50, () -> winter(bare)),
                 tuned(
                         "nitrate lost over the winter after corn at 40° N, cut by rye",

@@ -321,6 +321,13 @@ final class Trials {
         }
 
         /** Middle difference of a book between two days, kg/ha. */
+        /** Mineral nitrogen down to 60 cm, kg/ha. */
+        double mineralTo60cm(String date) {
+            return middle(GroundCourse.OfGround.MINERAL_N_1, date)
+                    + middle(GroundCourse.OfGround.MINERAL_N_2, date)
+                    + middle(GroundCourse.OfGround.MINERAL_N_3, date);
+        }
+
         double leached(String from, String to) {
             double[] a = course.ground(at(from), GroundCourse.OfGround.LEACHED_N_KG_HA);
             double[] b = course.ground(at(to), GroundCourse.OfGround.LEACHED_N_KG_HA);

@@ -5,12 +5,15 @@ import app.etlo.core.knowledge.KnowledgeLoader;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.chapter.Evaluator;
 import app.etlo.core.plan.document.Dossier;
+import app.etlo.core.plan.document.Operation;
+import app.etlo.core.plan.document.PlanDocument;
 import app.etlo.core.plan.document.PlanReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Objects;
 
 /** The sample dossier that the tests start from. */
@@ -53,5 +56,11 @@ public final class Plans {
             throw new IllegalArgumentException("the sample does not hold " + piece);
         }
         return evaluate(text.replace(piece, replacement));
+    }
+
+    /** The same plan with other operations. */
+    public static PlanDocument with(PlanDocument p, List<Operation> operations) {
+        return new PlanDocument(
+                p.schemaVersion(), p.id(), p.fieldId(), p.name(), p.crops(), p.covers(), operations, p.answers());
     }
 }

@@ -48,19 +48,7 @@ class FedTest {
                 new Operation.MaterialEntry(product),
                 new Quantity(kgHa, Unit.KG_PER_HA),
                 rateOf));
-        return new Evaluator(Plans.KNOWLEDGE)
-                .evaluate(
-                        new PlanDocument(
-                                p.schemaVersion(),
-                                p.id(),
-                                p.fieldId(),
-                                p.name(),
-                                p.crops(),
-                                p.covers(),
-                                all,
-                                p.answers()),
-                        e.context(),
-                        e.asOf());
+        return new Evaluator(Plans.KNOWLEDGE).evaluate(Plans.with(p, all), e.context(), e.asOf());
     }
 
     private static SeasonGrowth grown(Evaluated e) {

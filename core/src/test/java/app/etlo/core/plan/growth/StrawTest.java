@@ -38,19 +38,7 @@ class StrawTest {
                                 strawTakenPercent)
                         : o)
                 .toList();
-        return new Evaluator(Plans.KNOWLEDGE)
-                .evaluate(
-                        new PlanDocument(
-                                p.schemaVersion(),
-                                p.id(),
-                                p.fieldId(),
-                                p.name(),
-                                p.crops(),
-                                p.covers(),
-                                operations,
-                                p.answers()),
-                        d.context(),
-                        FieldPlans.AS_OF);
+        return new Evaluator(Plans.KNOWLEDGE).evaluate(Plans.with(p, operations), d.context(), FieldPlans.AS_OF);
     }
 
     private static double onTheGround(Evaluated e, OfGround what) {
