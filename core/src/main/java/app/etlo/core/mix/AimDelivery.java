@@ -49,8 +49,7 @@ public final class AimDelivery {
     public record Useful(double some, double well) {}
 
     /** Of what is noticed and what is counted on: round. Mulch: some 8,000 lb/ac keep weeds down (common practice). */
-    public static final Source USEFUL =
-            Source.commonPractice("Etlo's own round amounts, after what covers are credited with in handbooks");
+    public static final Source USEFUL = Source.own("round amounts, after what covers are credited with in handbooks");
 
     private static final Map<String, Useful> AMOUNTS = Map.ofEntries(
             Map.entry("fix-nitrogen", new Useful(35, 75)),

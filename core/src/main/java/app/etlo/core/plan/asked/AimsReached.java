@@ -3,6 +3,7 @@ package app.etlo.core.plan.asked;
 import app.etlo.core.knowledge.Aim;
 import app.etlo.core.mix.AimDelivery;
 import app.etlo.core.mix.Candidate;
+import app.etlo.core.mix.Fitness;
 import app.etlo.core.mix.MixPlace;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.document.Refused;
@@ -94,7 +95,10 @@ public final class AimsReached {
     /** An aim to begin with, and why. */
     public record StartView(String aim, String name, String because) {}
 
-    private record Reach(Aim aim, Verdict verdict, List<Candidate> by, double best) {}
+    /**
+     * @param stopped what would give more than the best, were it not that a note stops a mix with it
+     */
+    private record Reach(Aim aim, Verdict verdict, List<Candidate> by, double best, Optional<Candidate> stopped) {}
 
     /**
      * Of a cover.
@@ -136,11 +140,13 @@ public final class AimsReached {
     }
 
     private static Reach reach(Aim aim, List<Candidate> candidates) {
-        List<Candidate> best = candidates.stream()
+        List<Candidate> giving = candidates.stream()
                 .filter(c -> given(c, aim.id()) > 0)
                 .sorted(Comparator.comparingDouble((Candidate c) -> given(c, aim.id()))
                         .reversed())
                 .toList();
+        // what a proposal leaves out is left out here
+        List<Candidate> best = giving.stream().filter(c -> !c.stopped()).toList();
         double most = best.isEmpty() ? 0 : given(best.get(0), aim.id());
         AimDelivery.Useful useful = AimDelivery.useful(aim.id());
         Verdict verdict = best.isEmpty()
@@ -153,7 +159,11 @@ public final class AimsReached {
                         .filter(c -> given(c, aim.id()) >= WORTH_NAMING * most)
                         .limit(NAMED)
                         .toList(),
-                most);
+                most,
+                giving.stream()
+                        .findFirst()
+                        .filter(Candidate::stopped)
+                        .filter(c -> given(c, aim.id()) >= useful.some()));
     }
 
     private static double given(Candidate c, String aim) {
@@ -182,7 +192,18 @@ public final class AimsReached {
                         ? Optional.of(
                                 "This ground is not entered as wet: whatever grows uses water here. What saves it is an early end"
                                         + " and a mulch.")
-                        : Optional.empty());
+                        : r.stopped().map(c -> stopped(e, c, aim)));
+    }
+
+    /** Why the best is not named. */
+    private static String stopped(Evaluated e, Candidate c, String aim) {
+        return c.species().name() + " would give more, " + say(e, given(c, aim), aim) + ", but "
+                + c.findings().stream()
+                        .filter(f -> Fitness.stops(f.rule()))
+                        .findFirst()
+                        .map(f -> e.said(f.text()))
+                        .orElse("a note stops a mix with it")
+                + ".";
     }
 
     private static String say(Evaluated e, double value, String aim) {

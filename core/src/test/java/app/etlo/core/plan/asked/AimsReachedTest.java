@@ -104,6 +104,21 @@ class AimsReachedTest {
         assertThat(soybean).noneMatch(s -> s.aim().equals("fix-nitrogen"));
     }
 
+    /** Rolled in April vetch lives on: the step Mix leaves it out of a proposal, and so do the aims, and say it. */
+    @Test
+    void what_the_planned_end_leaves_alive_is_not_counted_on() {
+        Evaluated rolled = FieldPlans.of()
+                .crop("winter-wheat", "2026-10-04", "2027-07-18")
+                .crop("grain-corn", "2028-05-10", "2028-10-15")
+                .coverWithAims("v1", "before", "c2", List.of("fix-nitrogen"), "cereal-rye")
+                .operation("sow", "v1", "2027-08-15", "\"method\":\"drilled\"")
+                .operation("end", "v1", "2028-04-28", "\"method\":\"roller-crimper\"")
+                .evaluated();
+        ReachView fixed = reach(AimsReached.of(rolled, "v1"), "fix-nitrogen");
+        assertThat(fixed.by()).noneMatch(b -> b.species().equals("hairy-vetch"));
+        assertThat(fixed.said().orElseThrow()).contains("would give more");
+    }
+
     @Test
     void no_cover_of_that_name() {
         assertThatThrownBy(() -> AimsReached.of(SUMMER, "v9")).isInstanceOf(Refused.class);
