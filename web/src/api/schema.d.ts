@@ -628,6 +628,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mixes/buys": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["buys"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mixes/candidates": {
         parameters: {
             query?: never;
@@ -638,22 +654,6 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["candidates"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/mixes/failures": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["failures"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1393,6 +1393,20 @@ export interface components {
             rate: components["schemas"]["FigureView"];
             species: string[];
         };
+        BuysRequest: {
+            /** Format: date */
+            asOf: string;
+            base?: string;
+            coverId: string;
+            plan: components["schemas"]["PlanDocument"];
+        };
+        BuysView: {
+            aims: components["schemas"]["AimView"][];
+            base?: string;
+            members: components["schemas"]["MemberView"][];
+            more: components["schemas"]["MoreView"][];
+            whole: components["schemas"]["WholeView"];
+        };
         ByView: {
             gives: components["schemas"]["FigureView"];
             name: string;
@@ -1616,6 +1630,7 @@ export interface components {
             id: string;
             mix?: components["schemas"]["MixEntry"];
             place: components["schemas"]["PlaceEntry"];
+            purpose?: string;
             stand?: components["schemas"]["StandEntry"];
         };
         CoverLatest: {
@@ -1847,18 +1862,16 @@ export interface components {
             parts?: ("field" | "windows" | "mix" | "sow" | "grow" | "end" | "plant" | "feed" | "section" | "notes" | "ledger")[];
             plan: components["schemas"]["PlanDocument"];
         };
-        FailureView: {
-            aims: components["schemas"]["FigureView"][];
-            /** Format: double */
-            lost: number;
-            mass?: components["schemas"]["FigureView"];
-            name: string;
-            species: string;
-        };
         FarmEntry: {
             currency: string;
+            familyGapYears?: {
+                [key: string]: number;
+            };
             id: string;
             name: string;
+            schools?: {
+                [key: string]: string;
+            };
             /** @enum {string} */
             units: "metric" | "us";
         };
@@ -2037,6 +2050,12 @@ export interface components {
             from: string;
             /** Format: date */
             to: string;
+        };
+        FullRateView: {
+            /** Format: int64 */
+            share: number;
+            source: string;
+            words: string;
         };
         Gap: {
             /** Format: int32 */
@@ -2279,10 +2298,13 @@ export interface components {
             aims: components["schemas"]["Aim"][];
             crops: components["schemas"]["CropChoice"][];
             drainages: string[];
+            families: string[];
             judgements: components["schemas"]["JudgementView"][];
             operations: components["schemas"]["Choice"][];
             plantingSystems: components["schemas"]["PlantingSystemView"][];
             products: components["schemas"]["Choice"][];
+            purposes: components["schemas"]["Choice"][];
+            schools: components["schemas"]["SchoolChoice"][];
             sowingMethods: components["schemas"]["Choice"][];
             species: components["schemas"]["SpeciesChoice"][];
             terminationMethods: components["schemas"]["Choice"][];
@@ -2400,6 +2422,25 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        MemberView: {
+            adds: string[];
+            costs: string;
+            /** @enum {string} */
+            group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            inStore: boolean;
+            leaves: components["schemas"]["FigureView"][];
+            left?: components["schemas"]["FigureView"];
+            name: string;
+            perAim: string[];
+            /** Format: int32 */
+            seenYears: number;
+            species: string;
+            substitute?: components["schemas"]["SubstituteView"];
+            /** Format: double */
+            worth: number;
+            /** Format: int32 */
+            years: number;
+        };
         Method: {
             id: string;
             name: string;
@@ -2414,6 +2455,7 @@ export interface components {
             delivers?: components["schemas"]["DeliveryView"];
             inoculants: components["schemas"]["InoculantView"][];
             rates: components["schemas"]["RateView"][];
+            schools: components["schemas"]["SchoolView"][];
             sum?: components["schemas"]["SumView"];
         };
         MixColumn: {
@@ -2475,6 +2517,25 @@ export interface components {
             tmin: components["schemas"]["Range"];
             warmDegreeDays: components["schemas"]["Range"];
             work: components["schemas"]["WorkView"][];
+        };
+        MoreView: {
+            adds: string[];
+            concern?: string;
+            costs: string;
+            /** @enum {string} */
+            group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
+            inStore: boolean;
+            name: string;
+            perAim: string[];
+            /** Format: double */
+            percent: number;
+            /** Format: int32 */
+            seenYears: number;
+            species: string;
+            /** Format: double */
+            worth: number;
+            /** Format: int32 */
+            years: number;
         };
         Move: {
             from: string;
@@ -2824,6 +2885,7 @@ export interface components {
             costPerArea?: components["schemas"]["FigureView"];
             fieldBulk: components["schemas"]["FigureView"];
             fieldSeeds: components["schemas"]["FigureView"];
+            full: components["schemas"]["FullRateView"];
             germinates: components["schemas"]["FigureView"];
             /** @enum {string} */
             group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
@@ -2944,6 +3006,19 @@ export interface components {
             /** Format: int32 */
             revision: number;
         };
+        SchoolChoice: {
+            id: string;
+            name: string;
+            sides: components["schemas"]["SideChoice"][];
+        };
+        SchoolView: {
+            chosen?: string;
+            id: string;
+            mine: string;
+            name: string;
+            sides: components["schemas"]["SideView"][];
+            source: string;
+        };
         SectionView: {
             /** Format: double */
             depthM: number;
@@ -3052,6 +3127,19 @@ export interface components {
             sources: {
                 [key: string]: number;
             };
+        };
+        SideChoice: {
+            band: string;
+            holds: string;
+            id: string;
+            name: string;
+        };
+        SideView: {
+            band: string;
+            has: boolean;
+            holds: string;
+            id: string;
+            name: string;
         };
         SignIn: {
             email: string;
@@ -3239,6 +3327,11 @@ export interface components {
             stockKg: number;
         };
         StreamingResponseBody: Record<string, never>;
+        SubstituteView: {
+            inStore: boolean;
+            name: string;
+            species: string;
+        };
         SumView: {
             bulk: components["schemas"]["FigureView"];
             cost?: components["schemas"]["FigureView"];
@@ -3332,6 +3425,13 @@ export interface components {
         Welcome: {
             practice: string;
             role: string;
+        };
+        WholeView: {
+            aims: components["schemas"]["FigureView"][];
+            cost: string;
+            costUnit: string;
+            mass?: components["schemas"]["FigureView"];
+            perAim: string[];
         };
         WindowRequest: {
             /** Format: date */
@@ -4443,6 +4543,30 @@ export interface operations {
             };
         };
     };
+    buys: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BuysRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BuysView"];
+                };
+            };
+        };
+    };
     candidates: {
         parameters: {
             query?: never;
@@ -4463,30 +4587,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CandidateList"];
-                };
-            };
-        };
-    };
-    failures: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CoverRequest"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureView"][];
                 };
             };
         };

@@ -2,6 +2,7 @@ import { useState } from 'react';
 
 import type { Schemas } from '../api/client';
 import { useOpenPlan } from '../plan/context';
+import { setCover } from '../plan/edit';
 import { Check } from '../ui/Check';
 import { GROUPS } from '../ui/GroupMark';
 import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
@@ -29,7 +30,7 @@ export function BlendControls({
   mix: Mix;
   change: (edit: (m: Mix) => Mix) => void;
 }) {
-  const { state, knowledge, us } = useOpenPlan();
+  const { session, state, knowledge, us } = useOpenPlan();
   const [next, setNext] = useState('');
   return (
     <div className="flex flex-wrap items-end gap-4">
@@ -42,6 +43,14 @@ export function BlendControls({
           { id: 'density', name: 'live seeds per area' },
           { id: 'recipe', name: 'a local recipe' },
         ]}
+      />
+      <SelectField
+        label="Sown for"
+        value={cover.purpose ?? 'cover'}
+        options={knowledge.purposes}
+        onChange={(v) =>
+          session.change((p) => setCover(p, cover.id, { purpose: v === 'cover' ? undefined : v }))
+        }
       />
       <Check
         checked={mix.zones !== undefined}

@@ -166,6 +166,7 @@ export function FieldBench({ loaded, who }: { loaded: Loaded; who: string }) {
     field,
     farm,
     fieldSave,
+    onFarm: setFarm,
     us,
     inHand,
     takeInHand: (cropId: string) =>
@@ -225,7 +226,7 @@ export function FieldBench({ loaded, who }: { loaded: Loaded; who: string }) {
             <>
               <SaveLine />
               <PlanFiles />
-              <UnitsSwitch onFarm={setFarm} />
+              <UnitsSwitch />
             </>
           }
         />

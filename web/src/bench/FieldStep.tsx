@@ -8,6 +8,7 @@ import { KeptText, problemAt, QuantityField } from '../ui/inputs';
 import { SharedHistory } from '../ui/SharedHistory';
 import { StationField } from '../weather/StationField';
 import { BenchHead } from './BenchHead';
+import { FarmPart } from './field/FarmPart';
 import { GroundPart } from './field/GroundPart';
 import { LifePart } from './field/LifePart';
 import { ROW } from './field/part';
@@ -155,6 +156,16 @@ export function FieldStep() {
         )}
       >
         <WorkPart {...part} />
+      </Part>
+      <Part
+        title="How this farm mixes"
+        holds={
+          Object.keys(farm.schools ?? {}).length > 0
+            ? counted(Object.keys(farm.schools ?? {}).length, 'school chosen', 'schools chosen')
+            : 'no school chosen'
+        }
+      >
+        <FarmPart />
       </Part>
     </>
   );

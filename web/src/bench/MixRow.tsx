@@ -98,6 +98,14 @@ export function MixRow({
             />
           </span>
         )}
+        {rate && (
+          <span
+            className="fig block text-[11.5px] leading-tight text-ink2"
+            title={rate.full.source}
+          >
+            {method !== 'share' && `${rate.full.share} % of `}full {rate.full.words}
+          </span>
+        )}
         {zoned && (
           <SelectField
             hideLabel

@@ -1,16 +1,18 @@
 import type { Plan, Schemas } from '../api/client';
 import { setCover } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
+import { tidy } from '../ui/tidy';
 import { BenchHead } from './BenchHead';
 import { BlendControls } from './BlendControls';
 import { mixOf, useCandidates } from './mix/asked';
 import { Beside, MOST_BESIDE, withBeside } from './mix/Beside';
 import { CandidateTable } from './mix/CandidateTable';
 import { Delivers } from './mix/Delivers';
-import { Failures } from './mix/Failures';
+import { Buys } from './mix/Buys';
 import { Proposals } from './mix/Proposals';
 import { useCover } from './pick';
 import { RateTable } from './RateTable';
+import { Schools } from './mix/Schools';
 import { ShareBars } from './ShareBars';
 import type { StepProps } from '../plan/steps';
 
@@ -46,6 +48,7 @@ export function MixStep({ lots }: StepProps) {
             <RateTable cover={cover} mix={mix} seen={worked} lots={lots} change={change} />
           )}
           {worked && worked.rates.length > 0 && <ShareBars mix={worked} />}
+          {worked && <Schools schools={worked.schools} />}
           <Delivers coverId={cover.id} aims={cover.aims ?? []} />
           <Beside cover={cover} />
           <CandidateTable
@@ -82,7 +85,30 @@ export function MixStep({ lots }: StepProps) {
                 : undefined
             }
           />
-          {mix.components.length > 1 && <Failures coverId={cover.id} />}
+          {mix.components.length > 0 && (
+            <Buys
+              cover={cover}
+              onTake={(m) =>
+                change((old) => ({
+                  ...old,
+                  components: [
+                    ...old.components,
+                    old.method === 'share'
+                      ? { species: m.species, sharePercent: m.percent }
+                      : { species: m.species },
+                  ],
+                }))
+              }
+              onReplace={(gone, by) =>
+                change((old) => ({
+                  ...old,
+                  components: old.components.map((c) =>
+                    c.species === gone ? tidy({ ...c, species: by, lotId: undefined }) : c,
+                  ),
+                }))
+              }
+            />
+          )}
           {mix.components.length === 0 && (
             <p className="mt-2 text-ink2 italic">
               No species yet. The lots offered come from the seed store.

@@ -123,7 +123,8 @@ export function RateTable({
             <tr className="border-t border-ink text-right font-bold">
               <td className="py-1 text-left">Sum</td>
               <td colSpan={3} className="text-left font-normal text-ink2 italic">
-                seed to have, with waste: <FigureText of={sum.seed} />
+                shares of the full rates {seen.rates.reduce((n, r) => n + r.full.share, 0)} % · seed
+                to have, with waste: <FigureText of={sum.seed} />
               </td>
               <td className="px-1">
                 <FigureText of={sum.bulk} unit={false} />

@@ -57,19 +57,21 @@ export function SowStep() {
           disabled={!sow}
           onChange={(method) => set({ method })}
         />
-        {(['lateness', 'seedbed', 'purpose'] as const).map((k) => (
-          <NumberField
-            key={k}
-            label={`${k[0]!.toUpperCase()}${k.slice(1)} ×`}
-            width="w-14"
-            value={p[k]}
-            placeholder="1"
-            max={4}
-            disabled={!sow}
-            onChange={(v) => set({ [k]: v })}
-            problem={problemAt(state.problems, `${at}/${k}`)}
-          />
-        ))}
+        {(['lateness', 'seedbed', ...(p.purpose ? (['purpose'] as const) : [])] as const).map(
+          (k) => (
+            <NumberField
+              key={k}
+              label={k === 'purpose' ? 'Mulch factor ×' : `${k[0]!.toUpperCase()}${k.slice(1)} ×`}
+              width="w-14"
+              value={p[k]}
+              placeholder="1"
+              max={4}
+              disabled={!sow}
+              onChange={(v) => set({ [k]: v })}
+              problem={problemAt(state.problems, `${at}/${k}`)}
+            />
+          ),
+        )}
         <QuantityField
           label="Sown area"
           value={p.sownArea}
@@ -89,8 +91,8 @@ export function SowStep() {
         onTake={(lateness) => set({ lateness })}
       />
       <p className="mt-1 text-[13px] text-ink2">
-        The factors multiply the drilled rate; each shows in the working of the rate. A
-        weed-suppressing cereal mulch takes 2.5 to 3 times the ordinary rate (common practice).
+        The factors multiply the drilled rate; each shows in the working of the rate. What the cover
+        is sown for sets the full rates themselves (step Mix).
       </p>
       <DrillFields cover={cover} sow={sow} at={at} />
       {seedPlaced && (

@@ -1,7 +1,6 @@
-import { useMutation } from '@tanstack/react-query';
-
-import { api, taken, type Farm } from '../api/client';
+import type { Farm } from '../api/client';
 import { useOpenPlan } from '../plan/context';
+import { useFarmSave } from '../plan/useFarmSave';
 
 const UNITS: { id: Farm['units']; name: string }[] = [
   { id: 'metric', name: 'kg/ha' },
@@ -9,19 +8,9 @@ const UNITS: { id: Farm['units']; name: string }[] = [
 ];
 
 /** The units in which the farm of this field is read; what was typed stays as typed. */
-export function UnitsSwitch({ onFarm }: { onFarm: (farm: Farm) => void }) {
-  const { session, farm } = useOpenPlan();
-  const units = useMutation({
-    mutationFn: async (to: Farm['units']) => {
-      const body = { base: farm, mine: { ...farm, units: to } };
-      const path = { farmId: farm.id };
-      return taken(await api.PUT('/api/farms/{farmId}', { params: { path }, body }));
-    },
-    onSuccess: (f) => {
-      onFarm(f);
-      void session.evaluate();
-    },
-  });
+export function UnitsSwitch() {
+  const { farm } = useOpenPlan();
+  const units = useFarmSave();
   return (
     <>
       <span role="group" aria-label={`Units of ${farm.name}`} className="fig flex gap-2">
@@ -31,7 +20,7 @@ export function UnitsSwitch({ onFarm }: { onFarm: (farm: Farm) => void }) {
             type="button"
             aria-pressed={farm.units === u.id}
             className={`min-h-[24px] border-b-2 ${farm.units === u.id ? 'border-ink font-bold' : 'border-transparent text-ink2'}`}
-            onClick={() => farm.units !== u.id && units.mutate(u.id)}
+            onClick={() => farm.units !== u.id && units.mutate({ units: u.id })}
           >
             {u.name}
           </button>

@@ -12,6 +12,7 @@ export interface OpenPlan {
   farm: Farm;
   fieldSave: FieldSave;
   us: boolean;
+  onFarm: (farm: Farm) => void;
   /** The crop in hand: the one whose window, cover, planting and feeding the bench is about. */
   inHand: string | undefined;
   takeInHand: (cropId: string) => void;

@@ -23,7 +23,7 @@ export const figure = (
   ...more,
 });
 
-const PLAN = {
+export const PLAN = {
   schemaVersion: 2,
   id: 'p1',
   fieldId: 'f1',
@@ -84,6 +84,21 @@ const KNOWLEDGE = {
     { id: 'hairy-vetch', name: 'Hairy vetch', group: 'cool-legume' },
     { id: 'phacelia', name: 'Phacelia', group: 'broadleaf' },
   ],
+  purposes: [
+    { id: 'cover', name: 'a cover' },
+    { id: 'mulch', name: 'a rolled mulch' },
+  ],
+  schools: [
+    {
+      id: 'diversity',
+      name: 'How many species',
+      sides: [
+        { id: 'lean', name: 'lean', band: '1 to 4 species', holds: 'seed is dear' },
+        { id: 'diverse', name: 'diverse', band: '5 to 20 species', holds: 'one may fail' },
+      ],
+    },
+  ],
+  families: ['Fabaceae', 'Poaceae'],
   terminationMethods: [
     { id: 'roller-crimper', name: 'Roller-crimper' },
     { id: 'burndown', name: 'Burndown herbicide' },
@@ -103,6 +118,7 @@ const rate = (
     name,
     group,
     smallBox: false,
+    full: { words: '62 to 135 kg/ha', share: v, source: 'a handbook' },
     pls: figure(`${at}pls`, 88.2, '%'),
     germinates: figure(`${at}germinates`, 90, '%'),
     plsRate: figure(`${at}plsRate`, v, 'kg/ha'),
@@ -233,6 +249,7 @@ export const answered = (): Evaluation => ({
           amount: figure('mix/v1/inoculant/vetch', 900, 'g'),
         },
       ],
+      schools: [],
       sum: {
         bulk: figure('mix/v1/bulk', 110, 'kg/ha'),
         seeds: figure('mix/v1/seeds', 1000, '/m2'),

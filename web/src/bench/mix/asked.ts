@@ -20,15 +20,20 @@ export const useCandidates = (plan: Plan, coverId: string, judged: boolean) =>
       taken(await api.POST('/api/mixes/candidates', { body: asked(plan, coverId) })),
   });
 
-export const useFailures = (plan: Plan, coverId: string, on: boolean) =>
+/** What each species buys, and one more would; beside one of them alone where a base is given. */
+export const useBuys = (plan: Plan, coverId: string, base: string | undefined, on: boolean) =>
   useQuery({
-    queryKey: ['failures', coverId, plan],
+    queryKey: ['buys', coverId, base, plan],
     enabled: on,
     gcTime: 0,
     retry: false,
     placeholderData: keepPreviousData,
     queryFn: async () =>
-      taken(await api.POST('/api/mixes/failures', { body: asked(plan, coverId) })),
+      taken(
+        await api.POST('/api/mixes/buys', {
+          body: { ...asked(plan, coverId), ...(base ? { base } : {}) },
+        }),
+      ),
   });
 
 export const useAlternatives = (plan: Plan, coverId: string, on: boolean) =>

@@ -135,10 +135,13 @@ class MixTest {
     }
 
     @Test
-    void what_is_left_when_a_species_does_not_emerge() {
-        JsonNode failures = us.post("/api/mixes/failures", ask()).json();
-        assertThat(failures.size())
+    void what_each_species_buys_and_what_one_more_would() {
+        JsonNode buys = us.post("/api/mixes/buys", ask()).json();
+        assertThat(buys.path("members").size())
                 .isEqualTo(Samples.plan().at("/covers/0/mix/components").size());
+        assertThat(buys.path("more")).isNotEmpty();
+        assertThat(us.post("/api/mixes/buys", ask().put("base", "kelp")).status())
+                .isEqualTo(400);
     }
 
     @Test

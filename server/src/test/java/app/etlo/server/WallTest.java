@@ -67,7 +67,7 @@ class WallTest {
             "POST /api/covers/latest",
             "POST /api/mixes/candidates",
             "POST /api/mixes/aims",
-            "POST /api/mixes/failures",
+            "POST /api/mixes/buys",
             "POST /api/mixes/alternatives",
             "POST /api/mixes/proposals",
             "POST /api/mixes/frontier",

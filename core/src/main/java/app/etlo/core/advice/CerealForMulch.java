@@ -1,5 +1,6 @@
 package app.etlo.core.advice;
 
+import app.etlo.core.knowledge.CoverPurpose;
 import app.etlo.core.mix.SeedRate;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
@@ -29,8 +30,9 @@ final class CerealForMulch {
         return s.covers().stream().filter(c -> isMulch(c) && sownKgHa(c) > 0);
     }
 
-    private static boolean isMulch(Situation.Cover c) {
-        return c.endings().stream().anyMatch(e -> e.method().id().equals("roller-crimper"))
+    static boolean isMulch(Situation.Cover c) {
+        return c.use().sownFor().equals(CoverPurpose.MULCH)
+                || c.endings().stream().anyMatch(e -> e.method().id().equals("roller-crimper"))
                 || c.use().aims().stream().limit(2).anyMatch("mulch"::equals);
     }
 
@@ -53,9 +55,6 @@ final class CerealForMulch {
                 .flatMap(b -> b.rates().stream())
                 .filter(r -> !CEREALS.contains(r.component().species().id()))
                 .toList();
-        return others.stream()
-                .mapToDouble(r -> r.plsKgHa().middle()
-                        / r.component().species().fullRateKgHa().middle())
-                .sum();
+        return others.stream().mapToDouble(SeedRate::shareOfFull).sum();
     }
 }

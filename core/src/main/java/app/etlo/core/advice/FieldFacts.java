@@ -2,6 +2,7 @@ package app.etlo.core.advice;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -19,12 +20,43 @@ public record FieldFacts(
         Optional<LocalDate> newestSoilTest,
         Optional<String> drainage,
         List<String> noxious,
-        Optional<String> certification) {
+        Optional<String> certification,
+        List<Pest> pests,
+        Optional<Double> panDepthCm,
+        Optional<Double> penetrometerMPa) {
 
     public FieldFacts {
         weeds = List.copyOf(weeds);
         residuals = List.copyOf(residuals);
         noxious = List.copyOf(noxious);
+        pests = List.copyOf(pests);
+    }
+
+    /**
+     * A pest or disease seen there.
+     *
+     * @param year when, where it was said
+     */
+    public record Pest(String name, Optional<Integer> year) {
+        /** Whether this and a name of the library are of one kind: either holds the other, plurals aside. */
+        boolean isLike(String other) {
+            String mine = stem(name);
+            String theirs = stem(other);
+            return !mine.isEmpty() && (mine.contains(theirs) || theirs.contains(mine));
+        }
+
+        boolean isSlugs() {
+            return stem(name).contains("slug");
+        }
+
+        /** Its year in a sentence. */
+        String when() {
+            return year.map(y -> " (" + y + ")").orElse("");
+        }
+
+        private static String stem(String text) {
+            return text.strip().toLowerCase(Locale.ROOT).replaceAll("s$", "");
+        }
     }
 
     /**

@@ -32,10 +32,10 @@ final class MulchSownThick extends Judgement {
                                     + s.sayRound(CerealForMulch.LEAST_KG_HA, Unit.KG_PER_HA)
                                             .replaceFirst(" .*", "") + " to "
                                     + s.sayRound(CerealForMulch.MOST_KG_HA, Unit.KG_PER_HA)
-                                    + ". The full rate of the library is no bare minimum: a smaller factor gets there.",
+                                    + ".",
                             List.of("cereal seed " + sown),
-                            "a factor about "
-                                    + Math.round(10 * c.use().purpose() * CerealForMulch.MOST_KG_HA / sownKgHa) / 10.0);
+                            "shares or factors that come to " + Math.round(100 * CerealForMulch.MOST_KG_HA / sownKgHa)
+                                    + " % of this");
                 });
     }
 }

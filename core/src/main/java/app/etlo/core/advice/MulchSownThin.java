@@ -40,7 +40,7 @@ final class MulchSownThin extends Judgement {
                                     + ": an earlier and more even cover, hardly more mass. Dense and tillering before it goes"
                                     + " dormant is what counts.",
                             List.of("cereal seed " + sown),
-                            "a factor for a mulch, or an early sowing that tillers");
+                            "the mix sown for a rolled mulch (step Mix), or an early sowing that tillers");
                 });
     }
 }

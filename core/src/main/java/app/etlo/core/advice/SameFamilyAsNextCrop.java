@@ -15,7 +15,7 @@ final class SameFamilyAsNextCrop extends Judgement {
                 "same-family-as-next-crop",
                 Weight.THINK,
                 Step.MIX,
-                "a broadleaf species of the mix shares its family with the next crop (grasses ahead of grasses are left out)",
+                "a broadleaf species of the mix shares its family with the next crop (grasses ahead of grasses are left out, and legumes ahead of soybean, which have a note of their own)",
                 Source.commonPractice("green bridge of pests and diseases within a plant family"),
                 "medium");
     }
@@ -23,6 +23,7 @@ final class SameFamilyAsNextCrop extends Judgement {
     @Override
     public Stream<Note> judge(Situation s) {
         return s.covers().stream()
+                .filter(c -> !LegumeBeforeSoybean.isSoybean(c))
                 .flatMap(c -> c.next().stream()
                         .flatMap(next -> c.components().stream()
                                 .map(k -> k.species())

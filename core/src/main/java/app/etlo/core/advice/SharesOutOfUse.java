@@ -8,11 +8,7 @@ import java.util.stream.Stream;
 /** Shares of the full rates that together are far from a whole. */
 final class SharesOutOfUse extends Judgement {
     private static double sum(Blend b) {
-        return b.rates().stream()
-                .mapToDouble(r -> 100
-                        * r.plsKgHa().middle()
-                        / r.component().species().fullRateKgHa().middle())
-                .sum();
+        return b.rates().stream().mapToDouble(r -> 100 * r.shareOfFull()).sum();
     }
 
     SharesOutOfUse() {

@@ -80,6 +80,7 @@ public record Situation(
      * @param cost what it takes from the next crop; empty where that is not simulated or lies in the past
      * @param winter as it finds it; empty where the soil stays warm
      * @param fedKgHa nitrogen given to it
+     * @param countedM2 plants of single species as counted last, by species
      */
     public record Cover(
             String id,
@@ -98,6 +99,7 @@ public record Situation(
             Optional<CoverCost> cost,
             Optional<WinterStand> winter,
             double fedKgHa,
+            Map<String, Double> countedM2,
             MixUse use) {
         /** The first of its endings. */
         public Optional<Termination> end() {
@@ -133,6 +135,7 @@ public record Situation(
      * @param stockKnown whether the stock kept here are entered
      * @param cautions of species that harm the stock kept here, by species; for any stock while none is entered
      * @param purpose factor on the rates for a dense mulch
+     * @param sownFor id of the purpose its full rates are taken for
      * @param programmes names of programmes the field is in
      * @param onSurface whether the seed stays lying on the ground
      * @param depthCm that is typed, from mineral soil
@@ -146,6 +149,7 @@ public record Situation(
             boolean stockKnown,
             Map<String, List<Caution>> cautions,
             double purpose,
+            String sownFor,
             List<String> programmes,
             boolean onSurface,
             Optional<Double> depthCm,

@@ -76,6 +76,8 @@ public final class KnowledgeLoader {
                                 known(r, "operation", operations),
                                 r.oneOf("seedLies", SowingMethod.SeedLies.values()),
                                 source(r))),
+                purposes(),
+                schools(),
                 library("termination-methods.csv", r -> terminationMethod(r, operations)),
                 library("products.csv", this::product),
                 library("aims.csv", r -> new Aim(r.id("id"), r.text("name"))),
@@ -83,6 +85,59 @@ public final class KnowledgeLoader {
                 cautions,
                 new Knowledge.PlantKinds(kinds, kindOf("species", kinds), kindOf("crop", kinds)),
                 sheets);
+    }
+
+    private Library<CoverPurpose> purposes() {
+        Map<String, List<Row>> rules = table("purpose-rates.csv").rows().stream()
+                .collect(Collectors.groupingBy(r -> r.id("purpose"), LinkedHashMap::new, Collectors.toList()));
+        return library("purposes.csv", r -> {
+            List<Row> own = rules.getOrDefault(r.id("id"), List.of());
+            Map<String, CoverPurpose.Rule> bySpecies = new LinkedHashMap<>();
+            Map<Group, CoverPurpose.Rule> byGroup = new LinkedHashMap<>();
+            own.forEach(o -> {
+                if (o.oneOf("unit", List.of("kg/ha", "factor")).equals("kg/ha")) {
+                    bySpecies.put(
+                            o.id("for"), new CoverPurpose.Rule(band(o, "low", "middle", "high", 0.5, 400), source(o)));
+                } else {
+                    byGroup.put(
+                            o.oneOf("for", Group.values()),
+                            new CoverPurpose.Rule(band(o, "low", "middle", "high", 0.1, 4), source(o)));
+                }
+            });
+            return new CoverPurpose(
+                    r.id("id"),
+                    r.text("name"),
+                    Collections.unmodifiableMap(bySpecies),
+                    Collections.unmodifiableMap(byGroup));
+        });
+    }
+
+    private Library<School> schools() {
+        Map<String, School> found = new LinkedHashMap<>();
+        table("schools.csv").rows().stream()
+                .collect(Collectors.groupingBy(r -> r.id("question"), LinkedHashMap::new, Collectors.toList()))
+                .forEach((id, rows) -> {
+                    Row first = rows.get(0);
+                    found.put(
+                            id,
+                            new School(
+                                    id,
+                                    first.text("questionName"),
+                                    first.oneOf("measure", School.Measure.values()),
+                                    first.optional("before")
+                                            .map(t -> Set.of(t.split(" ")))
+                                            .orElse(Set.of()),
+                                    rows.stream()
+                                            .map(r -> new School.Side(
+                                                    r.id("side"),
+                                                    r.text("name"),
+                                                    r.number("low", 0, 100),
+                                                    r.number("high", 0, 100),
+                                                    r.text("holds"),
+                                                    source(r)))
+                                            .toList()));
+                });
+        return new Library<>(Collections.unmodifiableMap(found));
     }
 
     private Library<Station> stations() {

@@ -1,5 +1,6 @@
 package app.etlo.core.mix;
 
+import app.etlo.core.knowledge.CoverPurpose;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.mix.MixProgram.Row;
@@ -62,8 +63,10 @@ public final class MixDesigner {
      * @param rateFactor on the drilled rate by the way it is sown
      * @param standFactor on the plants of a drilled full rate: what of the factors is not lost again by the way it is sown
      * @param waste share added for what stays in machine and sack
+     * @param sownFor what a full rate is taken for
      */
-    public record Seed(Map<String, Lot> lots, double rateFactor, double standFactor, double waste) {
+    public record Seed(
+            Map<String, Lot> lots, double rateFactor, double standFactor, double waste, CoverPurpose sownFor) {
         /**
          * Pure live seed of one species.
          *
@@ -90,7 +93,11 @@ public final class MixDesigner {
 
         /** Plants of a whole share over those of a drilled full rate of usual seed. */
         public double stand(Species s) {
-            return standFactor * lot(s).growsNow() * perKg(s) / s.seedsPerKg().middle();
+            return sownFor.overCover(s)
+                    * standFactor
+                    * lot(s).growsNow()
+                    * perKg(s)
+                    / s.seedsPerKg().middle();
         }
     }
 
@@ -325,7 +332,7 @@ public final class MixDesigner {
         Prospect p = grown.species().get(of);
         double counted = middle(grown.massKgHa(of)) * factor;
         double mass = middle(p.grownKgHa()) * factor;
-        double rate = s.fullRateKgHa().middle();
+        double rate = seed.sownFor().fullRateKgHa(s).middle();
         double had = rate * seed.rateFactor() * (1 + seed.waste());
         Map<String, Double> aims = new LinkedHashMap<>();
         weights.keySet().forEach(aim -> aims.put(aim, delivered(aim, grown, of) * factor));
@@ -411,7 +418,8 @@ public final class MixDesigner {
                 aim, grown.species().get(of), middle(AimDelivery.counted(aim, grown, of)), middle(grown.grownKgHa()));
     }
 
-    private double score(Map<String, Double> aims) {
+    /** What so much of each aim is worth, 1 where each gets the most that one species alone gives: the score of a proposal. */
+    public double score(Map<String, Double> aims) {
         return weights.entrySet().stream()
                 .mapToDouble(w -> w.getValue()
                         * AimUtility.of(aims.get(w.getKey()) / Math.max(1e-9, scale.getOrDefault(w.getKey(), 1.0))))

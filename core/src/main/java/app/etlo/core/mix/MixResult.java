@@ -12,8 +12,10 @@ import java.util.Optional;
  * @param blend empty while no species has a rate
  * @param useful in how many years it grows to a useful stand; empty without weather, or where it is not sown
  * @param outlook empty without weather, or where its season is not known
+ * @param schools where it stands on what is disputed
  */
-public record MixResult(Optional<Blend> blend, Optional<UsefulYears> useful, Optional<MixOutlook> outlook)
+public record MixResult(
+        Optional<Blend> blend, Optional<UsefulYears> useful, Optional<MixOutlook> outlook, List<MixSchool> schools)
         implements Figured {
     @Override
     public List<Figure> figures() {

@@ -71,7 +71,8 @@ final class RotationReasons {
                         && n.crop().growing().thousandSeedG() < 10
                         && !TRANSPLANTED.contains(n.crop().id()))
                 .map(n -> "may suppress the small seed of " + n.crop().name().toLowerCase(Locale.ROOT)
-                        + "; the effect is disputed");
+                        + ". Whether by what it gives off is disputed: nitrogen tied up by its residue is often what is blamed. A strip"
+                        + " with starter nitrogen tells; two weeks between its end and the seed allow for both");
     }
 
     static Optional<String> feedsSlugs(Case c) {

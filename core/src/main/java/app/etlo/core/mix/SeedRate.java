@@ -1,6 +1,7 @@
 package app.etlo.core.mix;
 
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Figure;
 import app.etlo.core.working.Figured;
@@ -15,6 +16,7 @@ import java.util.Optional;
 /**
  * What one species of the mix weighs, counts and costs.
  *
+ * @param full pure live seed of its full single-species rate, drilled, for what the cover is sown for
  * @param pls pure live seed on the tag, %
  * @param germinates of the bag, what comes up this season, %
  * @param plsKgHa pure live seed of the blend before adjustments, kg/ha
@@ -28,6 +30,7 @@ import java.util.Optional;
  */
 public record SeedRate(
         Component component,
+        FullRate full,
         Figure pls,
         Figure germinates,
         Figure plsKgHa,
@@ -105,12 +108,22 @@ public record SeedRate(
     private static final Formula COST_PER_HA =
             Formula.of("Seed cost per area", "cost / area", ARITHMETIC, "cost", "area");
 
+    /**
+     * @param kgHa low to high
+     */
+    public record FullRate(Band kgHa, Source source) {}
+
+    /** Pure live seed over the full rate of its purpose, whichever way the mix is entered. */
+    public double shareOfFull() {
+        return plsKgHa.middle() / full.kgHa().middle();
+    }
+
     /** Works out one species. */
     static SeedRate of(String prefix, Component c, Sowing sowing) {
         String id = prefix + "/" + c.species().id() + "/";
         Figure pls = PureLiveSeed.onTag(id + "pls", c.lot());
         Figure now = PureLiveSeed.thisSeason(id + "germinates", c.lot());
-        Figure plsRate = plsRate(id, c);
+        Figure plsRate = plsRate(id, c, sowing);
         Figure bulk = BULK.figure(
                 id + "bulk",
                 "Bulk rate, " + c.species().name(),
@@ -123,7 +136,7 @@ public record SeedRate(
                         Origin.LIBRARY),
                 factor("lateness", "Lateness", sowing.lateness(), origin(sowing.lateness())),
                 factor("seedbed", "Seedbed", sowing.seedbed(), origin(sowing.seedbed())),
-                factor("purpose", "Purpose", sowing.purpose(), origin(sowing.purpose())),
+                factor("purpose", "Factor for a mulch", sowing.purpose(), origin(sowing.purpose())),
                 Input.figure("pls", pls));
         Input count = count(c);
         Figure seeds = SEEDS.figure(
@@ -222,6 +235,9 @@ public record SeedRate(
                 sowing.area()));
         return new SeedRate(
                 c,
+                new FullRate(
+                        sowing.sownFor().fullRateKgHa(c.species()),
+                        sowing.sownFor().source(c.species())),
                 pls,
                 now,
                 plsRate,
@@ -237,7 +253,7 @@ public record SeedRate(
                 costPerHa);
     }
 
-    private static Figure plsRate(String id, Component c) {
+    private static Figure plsRate(String id, Component c, Sowing sowing) {
         Species s = c.species();
         String label = "Pure live seed rate, " + s.name();
         if (c.seeds().isPresent()) {
@@ -268,11 +284,12 @@ public record SeedRate(
                 Unit.KG_PER_HA,
                 Input.of(
                         "full",
-                        "Full single-species rate, drilled",
-                        s.fullRateKgHa().middle(),
+                        "Full single-species rate, drilled, for "
+                                + sowing.sownFor().name(),
+                        sowing.sownFor().fullRateKgHa(s).middle(),
                         Unit.KG_PER_HA,
                         Origin.LIBRARY,
-                        s.sourceOf("rateKgHa").text()),
+                        sowing.sownFor().source(s).text()),
                 Input.of(
                         "share",
                         "Share of the full rate",

@@ -1,5 +1,6 @@
 package app.etlo.core.mix;
 
+import app.etlo.core.knowledge.CoverPurpose;
 import app.etlo.core.knowledge.SowingMethod;
 import app.etlo.core.working.Input;
 import java.util.Optional;
@@ -9,7 +10,8 @@ import java.util.Optional;
  *
  * @param lateness factor for late sowing, 1 when in time
  * @param seedbed factor for a rough or dry seedbed, 1 for a good one
- * @param purpose factor for a dense mulch, 1 for an ordinary cover
+ * @param purpose factor typed for a dense mulch, 1 for none
+ * @param sownFor what the full rates are taken for
  * @param area sown area, ha: typed, else the field's
  * @param waste share added for what stays in machine and sack, 0 to 1
  * @param widthM working width of the catch test
@@ -22,6 +24,7 @@ public record Sowing(
         double lateness,
         double seedbed,
         double purpose,
+        CoverPurpose sownFor,
         Input area,
         double waste,
         boolean wasteTyped,

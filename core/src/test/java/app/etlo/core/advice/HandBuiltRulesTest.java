@@ -52,6 +52,19 @@ class HandBuiltRulesTest {
         return new CoverScene().share("cereal-rye", 60);
     }
 
+    private static Scene soybeanAhead() {
+        return Scene.empty()
+                .crop("c1", "winter-wheat", "2025-10-05", "2026-07-20")
+                .crop("c2", "soybean", "2027-05-20", "2027-10-10");
+    }
+
+    private static CoverScene five() {
+        return rye().share("hairy-vetch", 20)
+                .share("phacelia", 20)
+                .share("oilseed-flax", 20)
+                .share("buckwheat", 20);
+    }
+
     private static CoverScene cover() {
         return new CoverScene();
     }
@@ -354,6 +367,42 @@ class HandBuiltRulesTest {
                         "ask the veterinarian",
                         with(cover().share("sorghum-sudangrass", 60).fed(true).caution("sorghum-sudangrass")),
                         with(cover().share("sorghum-sudangrass", 60).caution("sorghum-sudangrass"))),
+                new Rule(
+                        "rate-out-of-use",
+                        "is more than a source gives for a cover",
+                        // common vetch: 45 to 75 kg/ha
+                        with(cover().share("common-vetch", 170)),
+                        with(cover().share("common-vetch", 150))),
+                new Rule(
+                        "purpose-not-followed",
+                        "rates of a rolled mulch and tilled in",
+                        with(rye().sownFor("mulch").ended(ended("till", "2027-04-28"))),
+                        with(rye().sownFor("mulch"))),
+                new Rule(
+                        "outside-school",
+                        "this farm's school is lean, 1 to 4 species; the mix has 5 species",
+                        with(five().school("diversity", "lean")),
+                        with(five().school("diversity", "diverse"))),
+                new Rule(
+                        "pan-roots-or-steel",
+                        "Roots or steel against the pan",
+                        with(rye().wants("loosen-pan")).pan(28, 2.3),
+                        with(rye().wants("mulch")).pan(28, 2.3)),
+                new Rule(
+                        "pest-on-record",
+                        "is a host of clubroot, which this field has had (2024)",
+                        with(rye().share("daikon-radish", 5)).pest("Clubroot", 2024),
+                        with(rye().share("phacelia", 20)).pest("Clubroot", 2024)),
+                new Rule(
+                        "slugs-on-record",
+                        "What decides: traps",
+                        with(rye()).pest("Grey field slug", 2025),
+                        with(rye()).pest("Wireworm", 2025)),
+                new Rule(
+                        "legume-before-soybean",
+                        "it has had seedcorn maggots (2025), so leave the legume out here",
+                        soybeanAhead().cover(rye().share("hairy-vetch", 20)).pest("Seedcorn maggots", 2025),
+                        soybeanAhead().cover(rye()).pest("Seedcorn maggots", 2025)),
                 new Rule("seed-for-mulch", "closes the stand sooner", with(rye().purpose(2)), with(rye().purpose(1.5))),
                 new Rule("programme-asked", "written yes", with(rye().programme("Valley")), with(rye())),
                 new Rule(
@@ -466,6 +515,21 @@ class HandBuiltRulesTest {
                         with(rye().ended(ended("roller-crimper", "2027-05-01"), ended("burndown", "2027-05-08")))
                                 .certification("organic"),
                         with(rye().ended(ended("roller-crimper", "2027-05-01"))).certification("organic")));
+    }
+
+    @Test
+    void what_was_counted_a_season_before_tells_who_leads() {
+        Scene scene = wheat().cover(rye().share("hairy-vetch", 30)
+                        .sown("2025-09-01")
+                        .counted("cereal-rye", 160)
+                        .counted("hairy-vetch", 40))
+                .cover(rye().share("hairy-vetch", 30).stands(60, 40));
+        assertThat(Judgements.of(scene.made()).stream()
+                        .filter(n -> n.rule().equals("canopy-dominated"))
+                        .map(Note::text))
+                .singleElement()
+                .asString()
+                .contains("80 % of the plants counted", "hairy vetch has little room");
     }
 
     @ParameterizedTest

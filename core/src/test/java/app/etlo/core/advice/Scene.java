@@ -14,6 +14,7 @@ import app.etlo.core.mix.Component;
 import app.etlo.core.mix.Finding;
 import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.MixResult;
+import app.etlo.core.mix.MixSchool;
 import app.etlo.core.mix.SeasonGrowth;
 import app.etlo.core.mix.SeedLot;
 import app.etlo.core.mix.SeedTag;
@@ -71,6 +72,9 @@ final class Scene {
     private final Set<String> untilled = new HashSet<>();
     private final List<FieldFacts.Weed> weeds = new ArrayList<>();
     private final List<FieldFacts.Residual> residuals = new ArrayList<>();
+    private final List<FieldFacts.Pest> pests = new ArrayList<>();
+    private Optional<Double> pan = Optional.empty();
+    private Optional<Double> penetrometer = Optional.empty();
     private UnitSystem units = UnitSystem.METRIC;
     private Optional<LocalDate> soilTest = Optional.empty();
     private Optional<String> drainage = Optional.empty();
@@ -151,6 +155,18 @@ final class Scene {
         return this;
     }
 
+    Scene pest(String name, int year) {
+        pests.add(new FieldFacts.Pest(name, Optional.of(year)));
+        return this;
+    }
+
+    /** A layer that resists, MPa. */
+    Scene pan(double cm, double mpa) {
+        pan = Optional.of(cm);
+        penetrometer = Optional.of(mpa);
+        return this;
+    }
+
     Scene soilTest(String on) {
         soilTest = Optional.of(day(on));
         return this;
@@ -196,7 +212,17 @@ final class Scene {
                 List.copyOf(covers),
                 typed,
                 windows,
-                new FieldFacts(weeds, residuals, herbicidesSaid, soilTest, drainage, noxious, certification),
+                new FieldFacts(
+                        weeds,
+                        residuals,
+                        herbicidesSaid,
+                        soilTest,
+                        drainage,
+                        noxious,
+                        certification,
+                        pests,
+                        pan,
+                        penetrometer),
                 passes,
                 untilled,
                 failing,
@@ -246,11 +272,14 @@ final class Scene {
         private Optional<CoverCost> cost = Optional.empty();
         private Optional<WinterStand> winter = Optional.empty();
         private double fedKgHa;
+        private final Map<String, Double> counted = new LinkedHashMap<>();
         private final Map<String, List<Caution>> cautions = new LinkedHashMap<>();
         private List<String> aims = List.of();
         private boolean fed;
         private boolean stockKnown;
         private double purpose = 1;
+        private String sownFor = "cover";
+        private Map<String, String> sides = Map.of();
         private List<String> programmes = List.of();
         private boolean onSurface;
         private Optional<Double> depthCm = Optional.empty();
@@ -434,6 +463,12 @@ final class Scene {
             return this;
         }
 
+        /** Plants counted, per m2. */
+        CoverScene counted(String species, double perM2) {
+            counted.put(species, perM2);
+            return this;
+        }
+
         CoverScene given(double kgHa) {
             fedKgHa = kgHa;
             return this;
@@ -451,6 +486,16 @@ final class Scene {
         CoverScene fed(boolean which) {
             fed = true;
             stockKnown = which;
+            return this;
+        }
+
+        CoverScene school(String question, String side) {
+            sides = Map.of(question, side);
+            return this;
+        }
+
+        CoverScene sownFor(String use) {
+            sownFor = use;
             return this;
         }
 
@@ -502,6 +547,7 @@ final class Scene {
                     1,
                     1,
                     purpose,
+                    KNOWLEDGE.purposes().get(sownFor),
                     Input.of("area", "Area", 10, Unit.HECTARE, Origin.ENTERED, "a test"),
                     0.03,
                     false,
@@ -510,6 +556,12 @@ final class Scene {
                     false,
                     Optional.empty(),
                     Optional.empty());
+            Optional<Blend> blend = Blend.of("mix/v1", components, sowing);
+            List<MixSchool> schools = MixSchool.of(
+                    KNOWLEDGE.schools().all(),
+                    sides,
+                    blend,
+                    crops.stream().skip(1).findFirst().map(c -> c.crop().id()));
             return new Situation.Cover(
                     "v1",
                     crops.stream().skip(1).findFirst(),
@@ -517,7 +569,7 @@ final class Scene {
                     endings,
                     components,
                     window,
-                    new MixResult(Blend.of("mix/v1", components, sowing), useful, outlook),
+                    new MixResult(blend, useful, outlook, schools),
                     new SowResult(Optional.empty(), seedbed, Optional.empty(), Optional.empty()),
                     new EndResult(Optional.empty(), stand, forecast),
                     stand.map(s -> CoverCredit.of("feed/c2", s)),
@@ -527,12 +579,14 @@ final class Scene {
                     cost,
                     winter,
                     fedKgHa,
+                    counted,
                     new Situation.MixUse(
                             aims,
                             fed,
                             stockKnown,
                             cautions,
                             purpose,
+                            sownFor,
                             programmes,
                             onSurface,
                             depthCm,

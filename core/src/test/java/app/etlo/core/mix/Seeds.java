@@ -65,6 +65,7 @@ final class Seeds {
                 lateness,
                 1,
                 1,
+                KNOWLEDGE.purposes().get("cover"),
                 Input.of("area", "Sown area", areaHa, Unit.HECTARE, Origin.ENTERED, "test"),
                 0.03,
                 false,

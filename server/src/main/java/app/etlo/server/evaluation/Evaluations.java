@@ -21,6 +21,7 @@ import app.etlo.server.documents.NotFound;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import org.springframework.beans.factory.annotation.Qualifier;
@@ -133,6 +134,12 @@ public class Evaluations {
                         store.lots(),
                         store.freeKg(),
                         p -> evaluator.evaluate(p, c, asOf)));
+    }
+
+    /** Something of a plan worked out, with the seed in store that no plan has taken yet. */
+    <T> T withStore(PlanDocument plan, LocalDate asOf, BiFunction<Evaluated, EvaluationContexts.Store, T> work) {
+        EvaluationContexts.Store store = contexts.store(plan);
+        return evaluated(plan, asOf, e -> work.apply(e, store));
     }
 
     /** Computes something that has read all it needs, when its turn has come. */

@@ -3,11 +3,11 @@ package app.etlo.server.evaluation;
 import app.etlo.core.plan.asked.AimsReached;
 import app.etlo.core.plan.asked.Alternatives;
 import app.etlo.core.plan.asked.Candidates;
-import app.etlo.core.plan.asked.Failures;
 import app.etlo.core.plan.asked.LatestSowings;
 import app.etlo.core.plan.asked.MixProposals;
 import app.etlo.core.plan.asked.MixProposals.Proposed;
 import app.etlo.core.plan.asked.MixView;
+import app.etlo.core.plan.asked.SpeciesBuys;
 import app.etlo.core.plan.asked.WishesEntry;
 import app.etlo.core.plan.document.Json;
 import app.etlo.core.plan.document.PlanDocument;
@@ -17,6 +17,7 @@ import app.etlo.server.limits.Limited;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
@@ -90,12 +91,24 @@ class MixController {
                 r.plan(), r.asOf(), evaluate -> Alternatives.of(r.plan(), r.coverId(), evaluate::apply));
     }
 
-    /** What is left of a mix when one of its species does not emerge. */
+    /**
+     * @param base a species of the mix that is fixed while companions are weighed beside it; the whole mix when absent
+     */
+    record BuysRequest(
+            @NotNull PlanDocument plan,
+            @NotNull LocalDate asOf,
+            @NotBlank String coverId,
+            Optional<@Size(max = 60) String> base) {}
+
+    /** What each species of a mix buys, and what one more would. */
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
-    @PostMapping("/api/mixes/failures")
-    List<Failures.FailureView> failures(@Valid @RequestBody CoverRequest r) {
-        return evaluations.evaluated(r.plan(), r.asOf(), e -> Failures.of(e, r.coverId()));
+    @PostMapping("/api/mixes/buys")
+    SpeciesBuys.BuysView buys(@Valid @RequestBody BuysRequest r) {
+        return evaluations.withStore(
+                r.plan(),
+                r.asOf(),
+                (e, store) -> SpeciesBuys.of(e, r.coverId(), r.base(), store.lots(), store.freeKg()));
     }
 
     /** The best mix within the wishes, or which of them cannot all hold. */

@@ -88,13 +88,13 @@ public class FarmStore {
      * @throws app.etlo.server.documents.DocumentConflict when somebody else changed the same
      */
     public FarmEntry put(Optional<FarmEntry> base, FarmEntry mine, String author) {
-        ContextCheck.farm(mine);
+        ContextCheck.farm(mine, knowledge);
         Optional<FarmRow> found = farms.lockByRef(mine.id());
         FarmEntry farm = text.read(
                 shared.merged(found.map(FarmRow::document), base.map(Json::write), Json.write(mine), mine.currency()),
                 FarmEntry.class);
         String merged = Json.write(farm);
-        ContextCheck.farm(farm);
+        ContextCheck.farm(farm, knowledge);
         FarmRow row = found.orElseGet(() -> new FarmRow(mine.id()));
         if (!merged.equals(row.document())) {
             row.replaceDocument(merged);

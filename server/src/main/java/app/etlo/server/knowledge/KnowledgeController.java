@@ -2,6 +2,7 @@ package app.etlo.server.knowledge;
 
 import app.etlo.core.advice.Judgements;
 import app.etlo.core.knowledge.Aim;
+import app.etlo.core.knowledge.CoverPurpose;
 import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.FieldOperation;
 import app.etlo.core.knowledge.Group;
@@ -51,6 +52,11 @@ class KnowledgeController {
             Optional<Double> harvestIndex,
             Crop.Growing growing) {}
 
+    record SideChoice(String id, String name, String band, String holds) {}
+
+    /** A question on which a farm chooses its side. */
+    record SchoolChoice(String id, String name, List<SideChoice> sides) {}
+
     record JudgementView(String name, String weight, String speaks, String source) {}
 
     record KnowledgeView(
@@ -59,6 +65,9 @@ class KnowledgeController {
             List<Choice> operations,
             List<PlantingSystemView> plantingSystems,
             List<Choice> sowingMethods,
+            List<Choice> purposes,
+            List<SchoolChoice> schools,
+            List<String> families,
             List<Choice> terminationMethods,
             List<Choice> products,
             Collection<Aim> aims,
@@ -105,6 +114,20 @@ class KnowledgeController {
                         .map(s -> new PlantingSystemView(s.id(), s.name(), s.steps()))
                         .toList(),
                 choices(knowledge.sowingMethods().all(), SowingMethod::id, SowingMethod::name),
+                choices(knowledge.purposes().all(), CoverPurpose::id, CoverPurpose::name),
+                knowledge.schools().all().stream()
+                        .map(s -> new SchoolChoice(
+                                s.id(),
+                                s.name(),
+                                s.sides().stream()
+                                        .map(side -> new SideChoice(side.id(), side.name(), s.band(side), side.holds()))
+                                        .toList()))
+                        .toList(),
+                knowledge.crops().all().stream()
+                        .map(Crop::family)
+                        .distinct()
+                        .sorted()
+                        .toList(),
                 knowledge.terminationMethods().all().stream()
                         .map(t -> new Choice(t.id(), t.name()))
                         .toList(),

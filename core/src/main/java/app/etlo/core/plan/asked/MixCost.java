@@ -9,6 +9,7 @@ import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
 import app.etlo.core.plan.document.Context.LotEntry;
 import app.etlo.core.plan.document.LotSeed;
+import app.etlo.core.plan.growth.MixBench;
 import app.etlo.core.quantity.Unit;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -17,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What the seed of a mix costs as a cover is sown: with the factors of its sowing, with waste, in whole bags; each species from the lot
@@ -32,6 +34,7 @@ public final class MixCost {
     private final Sowing sowing;
     private final Map<String, SeedLot> lots = new LinkedHashMap<>();
     private final Map<String, Double> freeKg = new HashMap<>();
+    private final Map<String, Double> freeOf = new HashMap<>();
 
     /**
      * For a cover.
@@ -55,7 +58,9 @@ public final class MixCost {
                 .filter(l -> pls(l) > 0)
                 .forEach(l -> lots.put(l.species(), l));
         for (LotEntry l : store) {
-            this.freeKg.put(l.id(), freeKg.getOrDefault(l.id(), l.stockKg()));
+            double free = freeKg.getOrDefault(l.id(), l.stockKg());
+            this.freeKg.put(l.id(), free);
+            freeOf.merge(l.species(), free, Double::sum);
         }
     }
 
@@ -70,6 +75,22 @@ public final class MixCost {
     /** The lot a species is taken from. */
     Optional<String> lotOf(String species) {
         return Optional.ofNullable(lots.get(species)).map(SeedLot::id);
+    }
+
+    /** Whether seed of a species lies in store that no plan has taken. */
+    boolean inStore(String species) {
+        return freeOf.getOrDefault(species, 0.0) > 0;
+    }
+
+    /** The shares of the full rates that the plants of a cover's own mix come to; none while it has no rate. */
+    Map<String, Double> shares(CoverResult cover) {
+        return cover.mix().blend().stream()
+                .flatMap(b -> MixBench.sown(b.rates()).stream())
+                .collect(Collectors.toMap(
+                        s -> s.species().id(),
+                        s -> s.share() / seed().stand(s.species()),
+                        Double::sum,
+                        LinkedHashMap::new));
     }
 
     /** Species that no lot gives a price for, by name. */
@@ -93,7 +114,11 @@ public final class MixCost {
                         lot.seedsPerKg(),
                         lot.germinatesNow() / lot.liveOnTag())));
         return new MixDesigner.Seed(
-                seed, factors(), factors() / sowing.method().rateFactor() / sowing.seedbed(), sowing.waste());
+                seed,
+                factors(),
+                factors() / sowing.method().rateFactor() / sowing.seedbed(),
+                sowing.waste(),
+                sowing.sownFor());
     }
 
     private double factors() {
@@ -116,7 +141,8 @@ public final class MixCost {
 
     private double cost(Species s, double share, boolean fromStock) {
         Optional<SeedLot> lot = Optional.ofNullable(lots.get(s.id()));
-        double live = s.fullRateKgHa().middle() * share * factors() * sowing.areaHa() * (1 + sowing.waste());
+        double live =
+                sowing.sownFor().fullRateKgHa(s).middle() * share * factors() * sowing.areaHa() * (1 + sowing.waste());
         double kg = live / lot.map(MixCost::pls).orElse(USUAL_PLS);
         if (fromStock) {
             kg = Math.max(0, kg - lot.map(l -> freeKg.getOrDefault(l.id(), 0.0)).orElse(0.0));

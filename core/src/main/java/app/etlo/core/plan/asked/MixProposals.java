@@ -16,7 +16,6 @@ import app.etlo.core.plan.document.PlanDocument.MixEntry;
 import app.etlo.core.plan.growth.MixBench;
 import app.etlo.core.quantity.Unit;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -238,13 +237,9 @@ public final class MixProposals {
     public Optional<MixView> own() {
         Map<String, Double> shares = e.covers().stream()
                 .filter(c -> c.entry().id().equals(coverId))
-                .flatMap(c -> c.mix().blend().stream())
-                .flatMap(b -> MixBench.sown(b.rates()).stream())
-                .collect(Collectors.toMap(
-                        s -> s.species().id(),
-                        s -> s.share() / cost.seed().stand(s.species()),
-                        Double::sum,
-                        LinkedHashMap::new));
+                .findFirst()
+                .map(cost::shares)
+                .orElse(Map.of());
         return shares.isEmpty()
                 ? Optional.empty()
                 : Optional.of(words.view(

@@ -328,6 +328,7 @@ public final class Widening {
                         c.id(),
                         new PlaceEntry("into", after.id(), Optional.of(w.kind())),
                         c.aims(),
+                        c.purpose(),
                         c.mix(),
                         c.stand(),
                         c.alternatives(),

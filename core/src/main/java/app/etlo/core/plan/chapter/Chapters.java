@@ -11,6 +11,7 @@ import app.etlo.core.ground.GrownCover;
 import app.etlo.core.ground.GrownCrop;
 import app.etlo.core.ground.GrownRotation;
 import app.etlo.core.mix.MixResult;
+import app.etlo.core.mix.MixSchool;
 import app.etlo.core.mix.SeedRate;
 import app.etlo.core.mix.UsefulYears;
 import app.etlo.core.nitrogen.FeedResult;
@@ -116,7 +117,12 @@ final class Chapters {
                 c.blend(),
                 bench.filter(b -> c.sown().isPresent())
                         .flatMap(b -> c.blend().map(m -> UsefulYears.of(b.own(m.rates())))),
-                bench.flatMap(b -> c.blend().flatMap(m -> b.outlook(c.id(), m.rates()))));
+                bench.flatMap(b -> c.blend().flatMap(m -> b.outlook(c.id(), m.rates()))),
+                MixSchool.of(
+                        plan.knowledge().schools().all(),
+                        plan.context().farm().schools().orElse(Map.of()),
+                        c.blend(),
+                        c.next().map(n -> n.crop().id())));
         double error = growth.errorOfMass(c.id());
         Optional<GrownCover> tops = grown.flatMap(g ->
                 bench.flatMap(b -> c.blend().flatMap(m -> g.cover(c, b.own(m.rates()), mix.outlook(), error))));
@@ -185,6 +191,7 @@ final class Chapters {
                 plan.timeline().feedings(in.id()).stream()
                         .mapToDouble(f -> f.nitrogenKgHa())
                         .sum(),
+                MixUses.countedM2(in.entry()),
                 MixUses.of(
                         plan,
                         in,

@@ -3,6 +3,7 @@ package app.etlo.core.plan.chapter;
 import app.etlo.core.advice.FieldFacts;
 import app.etlo.core.plan.document.FieldEntry;
 import app.etlo.core.plan.growth.MixBench;
+import app.etlo.core.quantity.Unit;
 import java.util.Comparator;
 import java.util.List;
 
@@ -28,6 +29,11 @@ public final class EnteredFacts {
                         .max(Comparator.naturalOrder()),
                 f.drainage(),
                 MixBench.names(f.noxiousList()),
-                f.certification());
+                f.certification(),
+                f.pests().orElse(List.of()).stream()
+                        .map(p -> new FieldFacts.Pest(p.name(), p.year()))
+                        .toList(),
+                f.panDepth().map(q -> q.in(Unit.CENTIMETRE)),
+                f.penetrometer().map(q -> q.in(Unit.MEGAPASCAL)));
     }
 }

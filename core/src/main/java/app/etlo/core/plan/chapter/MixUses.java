@@ -7,10 +7,13 @@ import app.etlo.core.knowledge.SowingMethod;
 import app.etlo.core.mix.MixPlace;
 import app.etlo.core.plan.document.FieldEntry;
 import app.etlo.core.plan.document.Operation;
+import app.etlo.core.plan.document.PlanDocument.CheckEntry;
+import app.etlo.core.plan.document.PlanDocument.CoverEntry;
 import app.etlo.core.plan.document.PlanLookup;
 import app.etlo.core.plan.timeline.CoverInTime;
 import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.quantity.Unit;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +22,15 @@ import java.util.Optional;
 /** How a cover's mix is meant: whether stock eats it, and what of it would harm them. */
 public final class MixUses {
     private MixUses() {}
+
+    /** Plants of single species as they were counted last. */
+    static Map<String, Double> countedM2(CoverEntry cover) {
+        Map<String, Double> counted = new LinkedHashMap<>();
+        cover.checks().orElse(List.of()).stream()
+                .sorted(Comparator.comparing(CheckEntry::on))
+                .forEach(c -> c.species().ifPresent(s -> c.plants().ifPresent(p -> counted.put(s, p.in(Unit.PER_M2)))));
+        return counted;
+    }
 
     /**
      * @param fertiliser placed with the seed
@@ -49,6 +61,7 @@ public final class MixUses {
                 stock.isPresent(),
                 cautions,
                 cover.sowing().purpose(),
+                cover.sowing().sownFor().id(),
                 field.programmes().orElse(List.of()).stream()
                         .map(FieldEntry.Programme::name)
                         .toList(),

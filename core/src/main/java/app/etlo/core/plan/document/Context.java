@@ -7,6 +7,7 @@ import app.etlo.core.quantity.UnitSystem;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -33,8 +34,16 @@ public record Context(
 
     /**
      * @param currency ISO 4217 letters
+     * @param schools the side it takes, by disputed question; none where it has not chosen
+     * @param familyGapYears years from one crop of a plant family to the next that it keeps, by family
      */
-    public record FarmEntry(String id, String name, UnitSystem units, String currency) {}
+    public record FarmEntry(
+            String id,
+            String name,
+            UnitSystem units,
+            String currency,
+            Optional<Map<String, String>> schools,
+            Optional<Map<String, Integer>> familyGapYears) {}
 
     /**
      * A lot of seed.

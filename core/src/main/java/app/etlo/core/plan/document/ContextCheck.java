@@ -6,6 +6,7 @@ import app.etlo.core.plan.document.Context.FarmEntry;
 import app.etlo.core.plan.document.Context.LotEntry;
 import app.etlo.core.quantity.Dimension;
 import java.util.List;
+import java.util.Map;
 
 /** Refuses farms, fields and lots that cannot be, each problem at its place. */
 public final class ContextCheck {
@@ -26,7 +27,7 @@ public final class ContextCheck {
     /**
      * @throws Refused with every problem at its place
      */
-    public static void farm(FarmEntry farm) {
+    public static void farm(FarmEntry farm, Knowledge knowledge) {
         ProblemList check = new ProblemList();
         check.id(farm.id(), "/id");
         check.name(farm.name(), "/name");
@@ -34,6 +35,17 @@ public final class ContextCheck {
             check.problem("/units", "metric or us");
         }
         check.currency(farm.currency());
+        farm.schools().orElse(Map.of()).forEach((question, side) -> {
+            if (knowledge.schools().find(question).flatMap(s -> s.side(side)).isEmpty()) {
+                check.problem("/schools", "'" + question + ": " + side + "' is no school of the library");
+            }
+        });
+        farm.familyGapYears().orElse(Map.of()).forEach((family, years) -> {
+            if (knowledge.crops().all().stream().noneMatch(c -> c.family().equals(family))) {
+                check.problem("/familyGapYears", "no crop of the library is of the family '" + family + "'");
+            }
+            check.between(years, 1, 12, "/familyGapYears/" + family);
+        });
         check.done();
     }
 

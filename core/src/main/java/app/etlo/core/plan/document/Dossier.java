@@ -40,7 +40,7 @@ public record Dossier(String format, int version, PlanDocument plan, Context con
         Context context = under("/context", () -> Json.convert(tree.path("context"), Context.class));
         requireWhole(context);
         under("/context/farm", () -> {
-            ContextCheck.farm(context.farm());
+            ContextCheck.farm(context.farm(), knowledge);
             return true;
         });
         under("/context/field", () -> {

@@ -61,10 +61,14 @@ public record PlanDocument(
             Optional<String> product,
             Optional<Quantity> productPrice) {}
 
+    /**
+     * @param purpose what the full rates of its mix are taken for; {@code cover} when absent
+     */
     public record CoverEntry(
             String id,
             PlaceEntry place,
             Optional<List<String>> aims,
+            Optional<String> purpose,
             Optional<MixEntry> mix,
             Optional<StandEntry> stand,
             Optional<List<AlternativeEntry>> alternatives,

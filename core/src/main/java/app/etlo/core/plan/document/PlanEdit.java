@@ -54,7 +54,14 @@ public final class PlanEdit {
     public static PlanDocument unseen(PlanDocument p) {
         List<CoverEntry> covers = p.covers().stream()
                 .map(c -> new CoverEntry(
-                        c.id(), c.place(), c.aims(), c.mix(), Optional.empty(), c.alternatives(), Optional.empty()))
+                        c.id(),
+                        c.place(),
+                        c.aims(),
+                        c.purpose(),
+                        c.mix(),
+                        Optional.empty(),
+                        c.alternatives(),
+                        Optional.empty()))
                 .toList();
         return new PlanDocument(
                 p.schemaVersion(), p.id(), p.fieldId(), p.name(), p.crops(), covers, p.operations(), List.of());
@@ -134,6 +141,7 @@ public final class PlanEdit {
                                 c.place().cropId() + mark,
                                 c.place().kind()),
                         c.aims(),
+                        c.purpose(),
                         c.mix().map(PlanEdit::withoutLots),
                         Optional.empty(),
                         Optional.empty(),
@@ -151,6 +159,7 @@ public final class PlanEdit {
                         c.id(),
                         c.place(),
                         c.aims(),
+                        c.purpose(),
                         c.mix().map(PlanEdit::withoutLots),
                         Optional.empty(),
                         Optional.empty(),

@@ -49,6 +49,7 @@ public final class ChapterViews {
      * A cover's mix.
      *
      * @param sum empty while no species has a rate
+     * @param schools where it stands on what is disputed
      * @param delivers what it is forecast to deliver; empty without weather or season
      */
     public record MixChapterView(
@@ -56,11 +57,13 @@ public final class ChapterViews {
             List<BoxView> boxes,
             List<InoculantView> inoculants,
             Optional<SumView> sum,
-            Optional<DeliveryView> delivers) {}
+            Optional<DeliveryView> delivers,
+            List<SchoolView> schools) {}
 
     /**
      * One species of a mix.
      *
+     * @param full rate for its purpose
      * @param bulk rate in the box, {@code plsRate} of pure live seed
      * @param fieldBulk over the whole area, where it goes into a part of it, as {@code fieldSeeds}
      * @param seed to have, with waste
@@ -71,6 +74,7 @@ public final class ChapterViews {
             String name,
             Group group,
             boolean smallBox,
+            FullRateView full,
             FigureView pls,
             FigureView germinates,
             FigureView plsRate,
@@ -88,6 +92,30 @@ public final class ChapterViews {
             Optional<FigureView> costPerArea,
             Optional<FigureView> mass,
             Optional<FigureView> standShare) {}
+
+    /**
+     * The full single-species rate of a species for what the cover is sown for.
+     *
+     * @param words its range, drilled, in the farm's unit
+     * @param share that the mix takes of it, %
+     */
+    public record FullRateView(String words, long share, String source) {}
+
+    /**
+     * A question on which practitioners differ.
+     *
+     * @param mine where the mix stands, in words
+     * @param chosen id of the farm's side
+     */
+    public record SchoolView(
+            String id, String name, String mine, Optional<String> chosen, List<SideView> sides, String source) {}
+
+    /**
+     * @param band in words
+     * @param holds the conditions that decide for it
+     * @param has whether the mix is on this side
+     */
+    public record SideView(String id, String name, String band, String holds, boolean has) {}
 
     /** Over the whole sown area. */
     public record SumView(

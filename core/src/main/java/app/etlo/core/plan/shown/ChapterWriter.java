@@ -1,9 +1,11 @@
 package app.etlo.core.plan.shown;
 
 import app.etlo.core.ground.GrownCrop;
+import app.etlo.core.knowledge.School;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.MixResult;
+import app.etlo.core.mix.MixSchool;
 import app.etlo.core.mix.SeedBox;
 import app.etlo.core.mix.SeedRate;
 import app.etlo.core.mix.SowResult;
@@ -21,6 +23,7 @@ import app.etlo.core.plan.shown.ChapterViews.DeliveryView;
 import app.etlo.core.plan.shown.ChapterViews.EndChapterView;
 import app.etlo.core.plan.shown.ChapterViews.FeedChapterView;
 import app.etlo.core.plan.shown.ChapterViews.FieldView;
+import app.etlo.core.plan.shown.ChapterViews.FullRateView;
 import app.etlo.core.plan.shown.ChapterViews.GrowView;
 import app.etlo.core.plan.shown.ChapterViews.GrownCoverView;
 import app.etlo.core.plan.shown.ChapterViews.GrownCropView;
@@ -31,11 +34,15 @@ import app.etlo.core.plan.shown.ChapterViews.LayerView;
 import app.etlo.core.plan.shown.ChapterViews.MixChapterView;
 import app.etlo.core.plan.shown.ChapterViews.PlantChapterView;
 import app.etlo.core.plan.shown.ChapterViews.RateView;
+import app.etlo.core.plan.shown.ChapterViews.SchoolView;
+import app.etlo.core.plan.shown.ChapterViews.SideView;
 import app.etlo.core.plan.shown.ChapterViews.SowChapterView;
 import app.etlo.core.plan.shown.ChapterViews.StandForecastView;
 import app.etlo.core.plan.shown.ChapterViews.SumView;
 import app.etlo.core.plan.shown.ChapterViews.WindowView;
 import app.etlo.core.plan.shown.Evaluation.FigureView;
+import app.etlo.core.quantity.Said;
+import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.Window;
 import app.etlo.core.rotation.WindowResult;
 import app.etlo.core.termination.Stand;
@@ -143,7 +150,8 @@ public final class ChapterWriter {
                                 view(b.seedKg()),
                                 view(b.cost()),
                                 view(b.costPerHa()))),
-                m.outlook().map(o -> new DeliveryView(view(o.mass()), view(o.carbonToNitrogen()), views(o.aims()))));
+                m.outlook().map(o -> new DeliveryView(view(o.mass()), view(o.carbonToNitrogen()), views(o.aims()))),
+                m.schools().stream().map(ChapterWriter::school).toList());
     }
 
     private RateView rate(Blend b, int i, Optional<MixOutlook> outlook) {
@@ -156,6 +164,7 @@ public final class ChapterWriter {
                 species.name(),
                 species.group(),
                 small,
+                full(r),
                 view(r.pls()),
                 view(r.germinates()),
                 view(r.plsKgHa()),
@@ -173,6 +182,31 @@ public final class ChapterWriter {
                 view(r.costPerHa()),
                 outlook.map(o -> view(o.parts().get(i))),
                 outlook.map(o -> view(o.standShares().get(i))));
+    }
+
+    private static SchoolView school(MixSchool s) {
+        return new SchoolView(
+                s.school().id(),
+                s.school().name(),
+                s.words(),
+                s.chosen().map(School.Side::id),
+                s.school().sides().stream()
+                        .map(side -> new SideView(
+                                side.id(), side.name(), s.school().band(side), side.holds(), side.has(s.value())))
+                        .toList(),
+                s.school().sides().get(0).source().text());
+    }
+
+    private FullRateView full(SeedRate r) {
+        return new FullRateView(
+                e.said(Said.span(
+                        round(r.full().kgHa().low()), round(r.full().kgHa().high()), Unit.KG_PER_HA)),
+                Math.round(100 * r.shareOfFull()),
+                r.full().source().text());
+    }
+
+    private static double round(double kgHa) {
+        return kgHa < 20 ? Math.round(kgHa * 10) / 10.0 : Math.round(kgHa);
     }
 
     private BoxView box(SeedBox b) {

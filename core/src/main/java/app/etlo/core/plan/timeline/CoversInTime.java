@@ -1,5 +1,6 @@
 package app.etlo.core.plan.timeline;
 
+import app.etlo.core.knowledge.CoverPurpose;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.Component;
@@ -136,6 +137,7 @@ final class CoversInTime {
                 p.lateness().orElse(1.0),
                 p.seedbed().orElse(1.0),
                 p.purpose().orElse(1.0),
+                knowledge.purposes().get(entry.purpose().orElse(CoverPurpose.COVER)),
                 p.sownArea()
                         .map(q -> Input.of(
                                 "area",

@@ -136,7 +136,16 @@ class CandidatesTest {
     private static MixDesigner designer(Evaluated e) {
         MixBench bench = Candidates.bench(e, "v1");
         List<Candidate> judged = Candidates.judged(e, "v1", bench);
-        return new MixDesigner(bench.forecast(), bench.place(), judged, new MixDesigner.Seed(Map.of(), 1, 1, 0));
+        return new MixDesigner(
+                bench.forecast(),
+                bench.place(),
+                judged,
+                new MixDesigner.Seed(
+                        Map.of(),
+                        1,
+                        1,
+                        0,
+                        app.etlo.core.plan.Plans.KNOWLEDGE.purposes().get("cover")));
     }
 
     @Test

@@ -104,6 +104,7 @@ class PlanLawsTest {
                 id,
                 new PlaceEntry("before", crop, Optional.empty()),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.of(new MixEntry("share", components, Optional.empty(), Optional.empty())),
                 stand,
                 Optional.empty(),

@@ -1,0 +1,66 @@
+package app.etlo.core.advice;
+
+import app.etlo.core.knowledge.CoverPurpose;
+import app.etlo.core.mix.SeedRate;
+import app.etlo.core.quantity.Said;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.working.Source;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+
+/** A species sown alone at a rate that none of its sources gives for its purpose. */
+final class RateOutOfUse extends Judgement {
+    private static final double BELOW = 0.75;
+    private static final double ABOVE = 1.25;
+
+    RateOutOfUse() {
+        super(
+                "rate-out-of-use",
+                Weight.THINK,
+                Step.MIX,
+                "a species alone is sown, as if drilled, at under 75 % of the least or over 125 % of the most that its source gives for"
+                        + " what it is sown for; a cereal for a mulch has a note of its own",
+                Source.commonPractice("the range of full rates of the library, by purpose"),
+                "medium");
+    }
+
+    @Override
+    public Stream<Note> judge(Situation s) {
+        return s.covers().stream()
+                .filter(c ->
+                        c.components().size() == 1 && CerealForMulch.covers(s).noneMatch(m -> m.id().equals(c.id())))
+                .flatMap(
+                        c -> c.blend().stream().flatMap(b -> b.rates().stream()).flatMap(r -> judge(s, c, r)));
+    }
+
+    private Stream<Note> judge(Situation s, Situation.Cover c, SeedRate r) {
+        double kgHa = r.plsKgHa().middle() * c.use().purpose();
+        boolean thin = kgHa < BELOW * r.full().kgHa().low();
+        boolean thick = kgHa > ABOVE * r.full().kgHa().high();
+        if (!thin && !thick) {
+            return Stream.empty();
+        }
+        String name = r.component().species().name();
+        String sown = s.sayRound(kgHa, Unit.KG_PER_HA);
+        String purpose = c.use().sownFor().equals(CoverPurpose.COVER)
+                ? "a cover"
+                : c.use().sownFor().replace('-', ' ');
+        return Stream.of(note(
+                c.id() + "/" + r.component().species().id(),
+                c.sown(),
+                sown + " of " + name.toLowerCase(Locale.ROOT) + " drilled is " + (thin ? "less" : "more")
+                        + " than a source gives for " + purpose + ": "
+                        + Said.span(
+                                Math.round(r.full().kgHa().low()),
+                                Math.round(r.full().kgHa().high()),
+                                Unit.KG_PER_HA)
+                        + (thin
+                                ? ". It closes late, and weeds come up in it."
+                                : ". The plants thin themselves out; the seed is paid for."),
+                List.of(
+                        r.component().species().id() + " " + sown,
+                        "for " + c.use().sownFor()),
+                thin ? "more seed, or another purpose" : "less seed, or another purpose"));
+    }
+}
