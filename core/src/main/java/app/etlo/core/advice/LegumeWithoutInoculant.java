@@ -4,6 +4,7 @@ import app.etlo.core.mix.Component;
 import app.etlo.core.mix.SeedLot;
 import app.etlo.core.working.Source;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /** A legume whose lot does not come inoculated. */
@@ -24,19 +25,28 @@ final class LegumeWithoutInoculant extends Judgement {
                 .flatMap(c -> c.components().stream()
                         .filter(k -> k.species().inoculant().isPresent())
                         .filter(k -> k.lot().map(l -> !l.inoculated()).orElse(false))
+                        .filter(k -> !c.use().rhizobia().planned().containsKey(group(k)))
                         .map(k -> note(
                                         c.id() + "/" + k.species().id(),
                                         c.sown(),
                                         k.species().name()
                                                 + " has no inoculant planned. Where its rhizobium is not in the soil it fixes"
                                                 + " no nitrogen: use the " + group(k)
-                                                + " group, mixed in on the day of sowing.",
+                                                + " group, mixed in on the day of sowing."
+                                                + grown(c, group(k)),
                                         List.of("lot "
                                                 + k.lot().map(SeedLot::id).orElseThrow() + " not inoculated"),
-                                        "a lot marked inoculated, or inoculant of the " + group(k) + " group")
+                                        "a lot marked inoculated, or inoculant planned in the step Sow, of the " + group(k) + " group")
                                 .asking(
                                         MissingFact.Kind.INOCULATED,
                                         k.lot().map(SeedLot::id).orElseThrow())));
+    }
+
+    private static String grown(Situation.Cover c, String group) {
+        return Optional.ofNullable(c.use().rhizobia().grown().get(group))
+                .map(g -> " The field grew " + g + " of this group; where that had pink nodules its rhizobium may still live, and"
+                        + " fresh inoculant is a cheap insurance.")
+                .orElse(" The field is not known to have grown this group in the last four years.");
     }
 
     private static String group(Component k) {

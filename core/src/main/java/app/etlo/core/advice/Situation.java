@@ -14,6 +14,7 @@ import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.MixResult;
 import app.etlo.core.mix.Seedbed;
 import app.etlo.core.mix.SowResult;
+import app.etlo.core.mix.Sowing;
 import app.etlo.core.mix.UsefulYears;
 import app.etlo.core.nitrogen.CoverCredit;
 import app.etlo.core.quantity.Band;
@@ -142,6 +143,7 @@ public record Situation(
      * @param flown whether it is flown on
      * @param rateFactor by which its way of sowing raises the drilled rate
      * @param standing the crop it is sown into
+     * @param soakedInDrill whether soaked seed is to run through a machine
      */
     public record MixUse(
             List<String> aims,
@@ -156,7 +158,17 @@ public record Situation(
             boolean flown,
             double rateFactor,
             Optional<CropInTime> standing,
-            Optional<SeedFertiliser> fertiliser) {}
+            Optional<SeedFertiliser> fertiliser,
+            Rhizobia rhizobia,
+            boolean soakedInDrill) {}
+
+    /**
+     * The rhizobium of the groups of legumes.
+     *
+     * @param planned what is said of a group
+     * @param grown what the field grew of a group lately, in words, by group
+     */
+    public record Rhizobia(Map<String, Sowing.InoculantUse> planned, Map<String, String> grown) {}
 
     /**
      * Nitrogen and potash with the seed.

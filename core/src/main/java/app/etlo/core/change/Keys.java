@@ -6,7 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 
-/** What distinguishes the entries of a list: their id, their species, or the rule and subject they answer. */
+/** What distinguishes the entries of a list: their id, their species, their group, or the rule and subject they answer. */
 final class Keys {
     private Keys() {}
 
@@ -33,7 +33,7 @@ final class Keys {
     }
 
     private static Optional<String> key(JsonNode entry) {
-        for (String name : new String[] {"id", "species"}) {
+        for (String name : new String[] {"id", "species", "group"}) {
             if (entry.path(name).isTextual()) {
                 return Optional.of(entry.get(name).asText());
             }

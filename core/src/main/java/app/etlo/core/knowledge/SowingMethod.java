@@ -8,6 +8,9 @@ import app.etlo.core.working.Source;
  * @param lies where the seed comes to lie
  */
 public record SowingMethod(String id, String name, double rateFactor, String operation, SeedLies lies, Source source) {
+    /** Scattered by hand. */
+    public static final String BY_HAND = "by-hand";
+
     /** Where seed comes to lie. */
     public enum SeedLies implements Named {
         IN_SOIL("in-soil"),

@@ -85,7 +85,7 @@ public record Blend(
                 seeds,
                 seedKg,
                 SeedBox.split(prefix, rates, sowing),
-                Inoculant.of(prefix, rates),
+                Inoculant.of(prefix, rates, sowing),
                 cost,
                 costPerHa);
     }
@@ -97,7 +97,10 @@ public record Blend(
         all.addAll(weightShares);
         all.addAll(seedShares);
         boxes.forEach(b -> all.addAll(b.figures()));
-        inoculants.forEach(i -> all.add(i.amountG()));
+        inoculants.forEach(i -> {
+            all.add(i.amountG());
+            i.cost().ifPresent(all::add);
+        });
         all.addAll(List.of(bulkKgHa, seedsM2, seedKg));
         all.addAll(Figured.present(cost, costPerHa));
         return all;

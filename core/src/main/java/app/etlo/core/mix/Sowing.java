@@ -3,6 +3,8 @@ package app.etlo.core.mix;
 import app.etlo.core.knowledge.CoverPurpose;
 import app.etlo.core.knowledge.SowingMethod;
 import app.etlo.core.working.Input;
+import java.time.LocalDate;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -18,6 +20,7 @@ import java.util.Optional;
  * @param distanceM distance of the catch test
  * @param largeBoxL what the drill's large box holds, litres
  * @param smallBoxL what its small box holds
+ * @param inoculants what is said of the rhizobium of a group, by group
  */
 public record Sowing(
         SowingMethod method,
@@ -32,7 +35,22 @@ public record Sowing(
         double distanceM,
         boolean catchTyped,
         Optional<Double> largeBoxL,
-        Optional<Double> smallBoxL) {
+        Optional<Double> smallBoxL,
+        Map<String, InoculantUse> inoculants) {
+    public Sowing {
+        inoculants = Map.copyOf(inoculants);
+    }
+
+
+    /**
+     * What is said of the rhizobium of a group.
+     *
+     * @param notNeeded left out on purpose
+     * @param doseGKg on the seed; the usual packet's when empty
+     * @param pricePerKg of the inoculant
+     */
+    public record InoculantUse(
+            boolean notNeeded, Optional<Double> doseGKg, Optional<Double> pricePerKg, Optional<LocalDate> useBy) {}
 
     public double areaHa() {
         return area.value().middle();

@@ -75,10 +75,27 @@ class HandBuiltRulesTest {
                 true,
                 Optional.ofNullable(treated),
                 Optional.ofNullable(hardiness),
-                Optional.ofNullable(stockKg));
+                Optional.ofNullable(stockKg),
+                0,
+                Optional.empty(),
+                1,
+                false);
     }
 
     private static final SeedTag READ = tag(null, null, null, null);
+
+    private static SeedTag other(double weedSeed, String useBy, double agesBy, boolean own) {
+        return new SeedTag(
+                Optional.empty(),
+                true,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                weedSeed,
+                Optional.ofNullable(useBy).map(Scene::day),
+                agesBy,
+                own);
+    }
 
     private static SeedLot tested(String on) {
         return lot("cereal-rye", READ, on, true);
@@ -344,7 +361,7 @@ class HandBuiltRulesTest {
                         with(cover().share("cereal-rye", 100).purpose(1.6).wants("mulch"))),
                 new Rule(
                         "mulch-sown-thick",
-                        "a smaller factor gets there",
+                        "more than a rolled mulch is sown with",
                         with(cover().share("cereal-rye", 100).purpose(2.5).wants("mulch")),
                         with(cover().share("cereal-rye", 100).purpose(1.8).wants("mulch"))),
                 new Rule(
@@ -367,6 +384,32 @@ class HandBuiltRulesTest {
                         "ask the veterinarian",
                         with(cover().share("sorghum-sudangrass", 60).fed(true).caution("sorghum-sudangrass")),
                         with(cover().share("sorghum-sudangrass", 60).caution("sorghum-sudangrass"))),
+                new Rule(
+                        "inoculant-late",
+                        "Count on no live rhizobium from it",
+                        with(cover().lot("hairy-vetch", 30, lot("hairy-vetch", other(0, "2026-08-09", 1, false), "2026-06-01", true))),
+                        with(cover().lot("hairy-vetch", 30, lot("hairy-vetch", other(0, "2026-08-10", 1, false), "2026-06-01", true)))),
+                new Rule(
+                        "soaked-seed-in-drill",
+                        "sticks and bridges",
+                        with(rye().soaked(false)),
+                        with(rye().soaked(true))),
+                new Rule(
+                        "weed-seed-on-tag",
+                        // 0.5 % of 70 kg/ha are 0.35 kg/ha: 35 seeds of 1 mg on a square metre
+                        "holds 0.50 % weed seed: about 3",
+                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", other(0.005, null, 1, false), "2026-06-01", true))),
+                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", other(0.002, null, 1, false), "2026-06-01", true)))),
+                new Rule(
+                        "germination-test-old",
+                        "ages about 4 times as fast",
+                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", other(0, null, 4, false), "2026-05-01", true))),
+                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", other(0, null, 1, false), "2026-05-01", true)))),
+                new Rule(
+                        "own-seed-sown",
+                        "is own seed without a price",
+                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", other(0, null, 1, true), "2026-06-01", true))),
+                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", other(0, null, 1, false), "2026-06-01", true)))),
                 new Rule(
                         "rate-out-of-use",
                         "is more than a source gives for a cover",

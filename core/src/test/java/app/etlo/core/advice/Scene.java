@@ -280,6 +280,10 @@ final class Scene {
         private double purpose = 1;
         private String sownFor = "cover";
         private Map<String, String> sides = Map.of();
+        private final Map<String, Sowing.InoculantUse> inoculants = new LinkedHashMap<>();
+        private final Map<String, String> rhizobia = new LinkedHashMap<>();
+        private boolean soaked;
+        private boolean byHand;
         private List<String> programmes = List.of();
         private boolean onSurface;
         private Optional<Double> depthCm = Optional.empty();
@@ -489,6 +493,20 @@ final class Scene {
             return this;
         }
 
+        /** Inoculant planned for a group. */
+        CoverScene inoculant(String group, String useBy) {
+            inoculants.put(
+                    group,
+                    new Sowing.InoculantUse(false, Optional.empty(), Optional.empty(), Optional.of(day(useBy))));
+            return this;
+        }
+
+        CoverScene soaked(boolean hand) {
+            soaked = true;
+            byHand = hand;
+            return this;
+        }
+
         CoverScene school(String question, String side) {
             sides = Map.of(question, side);
             return this;
@@ -555,7 +573,8 @@ final class Scene {
                     50,
                     false,
                     Optional.empty(),
-                    Optional.empty());
+                    Optional.empty(),
+                    inoculants);
             Optional<Blend> blend = Blend.of("mix/v1", components, sowing);
             List<MixSchool> schools = MixSchool.of(
                     KNOWLEDGE.schools().all(),
@@ -570,7 +589,14 @@ final class Scene {
                     components,
                     window,
                     new MixResult(blend, useful, outlook, schools),
-                    new SowResult(Optional.empty(), seedbed, Optional.empty(), Optional.empty()),
+                    new SowResult(
+                            Optional.empty(),
+                            seedbed,
+                            Optional.empty(),
+                            Optional.empty(),
+                            Optional.empty(),
+                            Map.of(),
+                            Optional.empty()),
                     new EndResult(Optional.empty(), stand, forecast),
                     stand.map(s -> CoverCredit.of("feed/c2", s)),
                     findings,
@@ -595,7 +621,9 @@ final class Scene {
                             standing.flatMap(id -> crops.stream()
                                     .filter(c -> c.id().equals(id))
                                     .findFirst()),
-                            fertiliser));
+                            fertiliser,
+                            new Situation.Rhizobia(inoculants, rhizobia),
+                            soaked && !byHand));
         }
     }
 }

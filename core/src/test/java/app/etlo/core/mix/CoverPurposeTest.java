@@ -9,6 +9,7 @@ import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Input;
 import app.etlo.core.working.Origin;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
@@ -36,7 +37,8 @@ class CoverPurposeTest {
                 50,
                 false,
                 Optional.empty(),
-                Optional.empty());
+                Optional.empty(),
+                Map.of());
         return Blend.of("mix/v1", List.of(Seeds.share("cereal-rye", share)), sowing)
                 .orElseThrow()
                 .rates()

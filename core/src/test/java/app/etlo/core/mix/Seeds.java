@@ -73,6 +73,7 @@ final class Seeds {
                 50,
                 false,
                 java.util.Optional.of(400.0),
-                java.util.Optional.empty());
+                java.util.Optional.empty(),
+                java.util.Map.of());
     }
 }

@@ -49,7 +49,8 @@ public class SeedStore {
      * @throws app.etlo.core.plan.document.Refused when it cannot be
      * @throws app.etlo.server.documents.DocumentConflict when somebody else changed the same, or took it out
      */
-    public LotEntry put(Optional<LotEntry> base, LotEntry mine, String author) {
+    public LotEntry put(Optional<LotEntry> base, LotEntry typed, String author) {
+        LotEntry mine = typed.ofParts();
         ContextCheck.lot(mine, knowledge);
         Optional<LotRow> found = lots.lockByRef(mine.id());
         LotEntry lot = text.read(

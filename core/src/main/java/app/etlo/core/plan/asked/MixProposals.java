@@ -165,6 +165,7 @@ public final class MixProposals {
                                 Optional.empty()))
                         .toList(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 

@@ -2,12 +2,18 @@ package app.etlo.core.plan.asked;
 
 import app.etlo.core.mix.SeedRate;
 import app.etlo.core.plan.chapter.Evaluated;
+import app.etlo.core.plan.document.Context.LotEntry;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
 import app.etlo.core.plan.shown.EvaluationWriter;
 import app.etlo.core.quantity.Unit;
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The seed that a plan's covers still need, species by species. */
 public final class SeedNeeds {
@@ -32,16 +38,35 @@ public final class SeedNeeds {
             Optional<String> lotId,
             double kilograms,
             Optional<LocalDate> sown,
-            Optional<LocalDate> neededBy) {}
+            Optional<LocalDate> neededBy) {
+        private SeedNeed of(String ofSpecies, String name, double kg) {
+            return new SeedNeed(planId, coverId, coverName, cropId, ofSpecies, name, lotId, kg, sown, neededBy);
+        }
+    }
 
     /** What the covers that are still to be sown need. */
     public static List<SeedNeed> of(Evaluated e) {
         return e.covers().stream()
                 .filter(c -> c.sown().map(d -> !d.isBefore(e.asOf())).orElse(true))
-                .flatMap(c -> c.mix().blend().stream()
-                        .flatMap(b -> b.rates().stream())
-                        .map(r -> need(e, c, r)))
+                .flatMap(c -> c.mix().blend().stream().flatMap(b -> needs(e, c, b.rates())))
                 .toList();
+    }
+
+    /** One for each species; the species of a ready-made bag are one, under its name. */
+    private static Stream<SeedNeed> needs(Evaluated e, CoverResult c, List<SeedRate> rates) {
+        Map<String, LotEntry> bags = e.context().lots().stream()
+                .filter(LotEntry::isBag)
+                .collect(Collectors.toMap(LotEntry::id, Function.identity()));
+        Map<String, SeedNeed> needs = new LinkedHashMap<>();
+        for (SeedRate r : rates) {
+            Optional<LotEntry> bag = r.component().lot().map(l -> bags.get(l.id()));
+            SeedNeed n = need(e, c, r);
+            needs.merge(
+                    bag.map(LotEntry::id).orElse(n.species()),
+                    bag.map(b -> n.of(b.species(), b.label(), n.kilograms())).orElse(n),
+                    (a, b) -> a.of(a.species(), a.speciesName(), a.kilograms() + b.kilograms()));
+        }
+        return needs.values().stream();
     }
 
     private static SeedNeed need(Evaluated e, CoverResult c, SeedRate r) {

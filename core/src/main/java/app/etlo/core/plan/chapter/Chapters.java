@@ -198,6 +198,7 @@ final class Chapters {
                         sow.withSeedKgHa(in)
                                 .flatMap(kgHa -> c.sow()
                                         .seedPlacedLimit()
-                                        .map(limit -> new Situation.SeedFertiliser(kgHa, limit)))));
+                                        .map(limit -> new Situation.SeedFertiliser(kgHa, limit))),
+                        c.sow().grownLegumes()));
     }
 }

@@ -1,6 +1,7 @@
 package app.etlo.core.plan.chapter;
 
 import app.etlo.core.advice.Situation.MixUse;
+import app.etlo.core.advice.Situation.Rhizobia;
 import app.etlo.core.advice.Situation.SeedFertiliser;
 import app.etlo.core.knowledge.Caution;
 import app.etlo.core.knowledge.SowingMethod;
@@ -35,7 +36,11 @@ public final class MixUses {
     /**
      * @param fertiliser placed with the seed
      */
-    static MixUse of(PlanInTime plan, CoverInTime cover, Optional<SeedFertiliser> fertiliser) {
+    static MixUse of(
+            PlanInTime plan,
+            CoverInTime cover,
+            Optional<SeedFertiliser> fertiliser,
+            Map<String, String> grownLegumes) {
         FieldEntry field = plan.context().field();
         SowingMethod method = cover.sowing().method();
         boolean grazed = new PlanLookup(plan.plan())
@@ -73,6 +78,12 @@ public final class MixUses {
                 method.flown(),
                 method.rateFactor(),
                 cover.standing(),
-                fertiliser);
+                fertiliser,
+                new Rhizobia(cover.sowing().inoculants(), grownLegumes),
+                !method.id().equals(SowingMethod.BY_HAND)
+                        && new PlanLookup(plan.plan())
+                                .sow(cover.id())
+                                .flatMap(Operation.Sow::soaked)
+                                .orElse(false));
     }
 }

@@ -1,18 +1,24 @@
 package app.etlo.core.plan.chapter;
 
+import app.etlo.core.knowledge.Species;
+import app.etlo.core.mix.SeedDepth;
 import app.etlo.core.mix.SeedPlaced;
+import app.etlo.core.mix.SeedbedVerdict;
 import app.etlo.core.mix.Seedbed;
 import app.etlo.core.mix.SowResult;
 import app.etlo.core.plan.document.FieldEntry;
 import app.etlo.core.plan.document.Operation;
 import app.etlo.core.plan.document.Operation.RowsEntry;
+import app.etlo.core.plan.document.Operation.SeedbedCheckEntry;
 import app.etlo.core.plan.document.Operation.WithSeedEntry;
 import app.etlo.core.plan.growth.PlanGrowth;
 import app.etlo.core.plan.timeline.CoverInTime;
 import app.etlo.core.plan.timeline.PlanInTime;
+import app.etlo.core.plan.timeline.SownAs;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Said;
 import app.etlo.core.quantity.Unit;
+import app.etlo.core.rotation.Window;
 import app.etlo.core.rotation.WindowOffer;
 import app.etlo.core.working.Figure;
 import app.etlo.core.working.Formula;
@@ -51,11 +57,41 @@ final class SowChapter {
     SowResult of(CoverInTime c) {
         String id = "sow/" + c.id();
         Optional<Figure> days = c.window().flatMap(w -> offer.flatMap(o -> o.drillDays(w, id + "/drillDays")));
+        Optional<Seedbed> seedbed = c.sown()
+                .flatMap(d -> plan.years().map(y -> Seedbed.of(id, d, c.species(), y, growth.seedbedC(d))));
         return new SowResult(
                 withSeedKgHa(c).map(q -> seedPlacedLimit(c)),
-                c.sown().flatMap(d -> plan.years().map(y -> Seedbed.of(id, d, c.species(), y, growth.seedbedC(d)))),
+                seedbed,
                 days,
-                days.map(d -> capacity(id, d)));
+                days.map(d -> capacity(id, d)),
+                plan.timeline()
+                        .sow(c.id())
+                        .flatMap(Operation.Sow::sownAs)
+                        .flatMap(a -> SownAs.area(c.id(), a, plan.area())),
+                GrownLegumes.of(plan, c),
+                plan.timeline()
+                        .sow(c.id())
+                        .flatMap(Operation.Sow::seedbedCheck)
+                        .map(k -> verdict(k, c, seedbed)));
+    }
+
+    private SeedbedVerdict verdict(SeedbedCheckEntry k, CoverInTime c, Optional<Seedbed> seedbed) {
+        return SeedbedVerdict.of(
+                new SeedbedVerdict.Look(
+                        k.on(),
+                        k.heelSinks().map(q -> q.in(Unit.CENTIMETRE)),
+                        k.level(),
+                        k.moistFrom().map(q -> q.in(Unit.CENTIMETRE)),
+                        k.weeds().map(q -> q.in(Unit.PER_M2))),
+                new SeedbedVerdict.Need(
+                        c.species().stream().mapToDouble(Species::depthCm).min().orElse(1),
+                        c.species().stream()
+                                .mapToDouble(SeedDepth::safeCm)
+                                .min()
+                                .orElse(3),
+                        c.window().map(Window::sowUntil),
+                        seedbed.map(b -> b.dryPercent().middle()),
+                        plan.years()));
     }
 
     /** N and K2O placed with the seed, kg/ha; empty where nothing is. */

@@ -6,6 +6,7 @@ import app.etlo.core.quantity.Unit;
 import app.etlo.core.quantity.UnitSystem;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -54,6 +55,10 @@ public record Context(
      * @param coated whether purity is net of a coat
      * @param cleaningCost of own-grown seed, with its test
      * @param hardiness class of winter hardiness of its kind: winter, intermediate or spring
+     * @param parts of a ready-made bag, by its tag; then species, purity and germination are those of {@link #ofParts}
+     * @param inoculantUseBy of the coat or the inoculant on the seed
+     * @param storedAt temperature of the store
+     * @param moisturePercent of the seed in it
      */
     public record LotEntry(
             String id,
@@ -77,9 +82,72 @@ public record Context(
             Optional<Boolean> coated,
             Optional<Boolean> ownGrown,
             Optional<Quantity> cleaningCost,
-            Optional<String> hardiness) {
+            Optional<String> hardiness,
+            Optional<List<PartEntry>> parts,
+            Optional<LocalDate> inoculantUseBy,
+            Optional<Quantity> storedAt,
+            Optional<Double> moisturePercent) {
+        /**
+         * One species of a ready-made bag.
+         *
+         * @param percent pure seed of it, of the weight of the bag
+         * @param germinationPercent hard seed left out
+         */
+        public record PartEntry(
+                String species, double percent, double germinationPercent, Optional<Double> hardSeedPercent) {}
+
         /** What stands under noxious weeds on a tag that was looked at and names none. */
         public static final String NONE_FOUND = "none found";
+
+        /** Whether it is a ready-made bag of several species. */
+        public boolean isBag() {
+            return parts.filter(p -> !p.isEmpty()).isPresent();
+        }
+
+        /** A bag with species, purity and germination as its parts make them: the heaviest, the sum, and the mean by weight. */
+        public LotEntry ofParts() {
+            if (!isBag()) {
+                return this;
+            }
+            List<PartEntry> all = parts.orElseThrow();
+            double pure = all.stream().mapToDouble(PartEntry::percent).sum();
+            double live = all.stream()
+                    .mapToDouble(p -> p.percent() * p.germinationPercent())
+                    .sum();
+            double hard = all.stream()
+                    .mapToDouble(p -> p.percent() * p.hardSeedPercent().orElse(0.0))
+                    .sum();
+            return new LotEntry(
+                    id,
+                    all.stream()
+                            .max(Comparator.comparingDouble(PartEntry::percent))
+                            .orElseThrow()
+                            .species(),
+                    label,
+                    pure,
+                    pure > 0 ? live / pure : 0,
+                    hard > 0 ? Optional.of(hard / pure) : Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    testedOn,
+                    price,
+                    bagSize,
+                    inoculated,
+                    supplier,
+                    stock,
+                    Optional.empty(),
+                    weedSeedPercent,
+                    noxious,
+                    treatedWith,
+                    coated,
+                    ownGrown,
+                    cleaningCost,
+                    hardiness,
+                    parts,
+                    inoculantUseBy,
+                    storedAt,
+                    moisturePercent);
+        }
 
         /** Kilograms in store; nothing said is nothing there. */
         public double stockKg() {

@@ -22,6 +22,8 @@ public final class ContextCheck {
             "somewhat poorly drained",
             "poorly drained");
 
+    private static final int MOST_PARTS = 20;
+
     private ContextCheck() {}
 
     /**
@@ -118,6 +120,32 @@ public final class ContextCheck {
         if (lot.purityPercent() + lot.weedSeedPercent().orElse(0.0) > 100) {
             check.problem("/weedSeedPercent", "purity and weed seed are over 100 %; read the tag again");
         }
+        List<LotEntry.PartEntry> parts = lot.parts().orElse(List.of());
+        if (parts.size() > MOST_PARTS) {
+            check.problem("/parts", "a bag of at most " + MOST_PARTS + " species");
+        }
+        for (int i = 0; i < Math.min(parts.size(), MOST_PARTS); i++) {
+            LotEntry.PartEntry p = parts.get(i);
+            String at = "/parts/" + i;
+            if (p.species() == null || knowledge.species().find(p.species()).isEmpty()) {
+                check.problem(at + "/species", "choose a species of the library");
+            } else if (parts.subList(0, i).stream().anyMatch(o -> p.species().equals(o.species()))) {
+                check.problem(at + "/species", "it stands twice; put its shares together");
+            }
+            if (check.between(p.percent(), 0, 100, at + "/percent") && p.percent() == 0) {
+                check.problem(at + "/percent", "above 0 %");
+            }
+            check.between(p.germinationPercent(), 0, 100, at + "/germinationPercent");
+            p.hardSeedPercent().ifPresent(v -> check.between(v, 0, 100, at + "/hardSeedPercent"));
+            if (p.germinationPercent() + p.hardSeedPercent().orElse(0.0) > 100) {
+                check.problem(at + "/hardSeedPercent", "germination and hard seed are over 100 %; read the tag again");
+            }
+        }
+        if (parts.stream().mapToDouble(LotEntry.PartEntry::percent).sum() > 100 + 1e-6) {
+            check.problem("/parts", "the parts of a bag are 100 % at most; read the tag again");
+        }
+        check.quantity(lot.storedAt(), "/storedAt", Dimension.TEMPERATURE, -40, 60);
+        lot.moisturePercent().ifPresent(v -> check.between(v, 2, 40, "/moisturePercent"));
         check.text(lot.noxious(), "/noxious", 200);
         check.text(lot.treatedWith(), "/treatedWith", 200);
         check.oneOf(lot.hardiness(), "/hardiness", HARDINESS);

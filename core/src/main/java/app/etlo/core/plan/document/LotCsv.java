@@ -344,7 +344,11 @@ public final class LotCsv {
                 yes(line, "coated"),
                 yes(line, "own grown"),
                 price(line, "cleaning"),
-                cell(line, "hardiness").map(t -> t.toLowerCase(Locale.ROOT)));
+                cell(line, "hardiness").map(t -> t.toLowerCase(Locale.ROOT)),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     private Optional<Quantity> price(CSVRecord line, String column) {

@@ -4,6 +4,7 @@ import app.etlo.core.plan.document.PlanDocument.DateEntry;
 import app.etlo.core.quantity.Quantity;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 
@@ -153,6 +154,10 @@ public sealed interface Operation {
      * @param seedbed factor for a rough seedbed; 1 when absent
      * @param purpose factor for a dense mulch; 1 when absent
      * @param sownArea where it is not the whole field
+     * @param soaked whether the seed is soaked before it is sown
+     * @param inoculants what is mixed in, by group; of those not named nothing is said
+     * @param sownAs parts of the field that are sown, where no area is typed
+     * @param seedbedCheck what was seen of the seedbed before
      */
     record Sow(
             String id,
@@ -173,7 +178,11 @@ public sealed interface Operation {
             Optional<Quantity> catchDistance,
             Optional<Quantity> largeBox,
             Optional<Quantity> smallBox,
-            Optional<WithSeedEntry> withSeed)
+            Optional<WithSeedEntry> withSeed,
+            Optional<Boolean> soaked,
+            Optional<List<InoculantEntry>> inoculants,
+            Optional<SownAsEntry> sownAs,
+            Optional<SeedbedCheckEntry> seedbedCheck)
             implements Operation {
         /** One of which nothing is known but its day. */
         public static Sow of(String id, String subject, DateEntry when) {
@@ -181,6 +190,10 @@ public sealed interface Operation {
                     id,
                     Optional.of(subject),
                     when,
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
                     Optional.empty(),
                     Optional.empty(),
                     Optional.empty(),
@@ -220,7 +233,11 @@ public sealed interface Operation {
                     catchDistance,
                     largeBox,
                     smallBox,
-                    withSeed);
+                    withSeed,
+                    soaked,
+                    inoculants,
+                    sownAs,
+                    seedbedCheck);
         }
 
         @Override
@@ -244,7 +261,11 @@ public sealed interface Operation {
                     catchDistance,
                     largeBox,
                     smallBox,
-                    withSeed);
+                    withSeed,
+                    soaked,
+                    inoculants,
+                    sownAs,
+                    seedbedCheck);
         }
 
         @Override
@@ -268,6 +289,46 @@ public sealed interface Operation {
      * @param openerSpread width over which an opener spreads seed and fertiliser
      */
     record WithSeedEntry(Optional<Quantity> nAndK2O, Optional<Quantity> openerSpread) {}
+
+    /**
+     * Rhizobium of one group of legumes.
+     *
+     * @param notNeeded whether it is left out on purpose
+     * @param dose on the seed; the usual packet's when absent
+     * @param price of the inoculant
+     */
+    record InoculantEntry(
+            String group,
+            Optional<Boolean> notNeeded,
+            Optional<Quantity> dose,
+            Optional<Quantity> price,
+            Optional<LocalDate> useBy) {}
+
+    /**
+     * What of a field is sown: tree basins by radius and number, strips of a width so far apart from middle to middle, or drill rows of
+     * which some are blocked. One of the three.
+     */
+    record SownAsEntry(
+            Optional<Quantity> basinRadius,
+            Optional<Integer> basins,
+            Optional<Quantity> stripWidth,
+            Optional<Quantity> stripEvery,
+            Optional<Integer> rowsSown,
+            Optional<Integer> rowsBlocked) {}
+
+    /**
+     * A seedbed looked at.
+     *
+     * @param heelSinks how deep a boot heel sinks
+     * @param moistFrom depth from which the soil is moist
+     * @param weeds seedlings counted on an area
+     */
+    record SeedbedCheckEntry(
+            LocalDate on,
+            Optional<Quantity> heelSinks,
+            Optional<Boolean> level,
+            Optional<Quantity> moistFrom,
+            Optional<Quantity> weeds) {}
 
     /**
      * A cover ended, by one pass or several.

@@ -137,6 +137,7 @@ public final class PlanCheck {
         for (int i = 0; i < mix.components().size(); i++) {
             component(mix.components().get(i), at + "/components/" + i, species);
         }
+        mix.bag().ifPresent(b -> measures(Optional.of(b.rate()), at + "/bag/rate", Dimension.MASS_PER_AREA));
         mix.zones().ifPresent(z -> {
             measures(Optional.of(z.rowWidth()), at + "/zones/rowWidth", Dimension.LENGTH);
             measures(Optional.of(z.bandWidth()), at + "/zones/bandWidth", Dimension.LENGTH);
@@ -217,7 +218,28 @@ public final class PlanCheck {
                 measures(w.openerSpread(), at + "/withSeed/openerSpread", Dimension.LENGTH);
             });
             o.rows().ifPresent(r -> rows(r, at + "/rows"));
+            o.sownAs().ifPresent(a -> sownAs(a, at + "/sownAs"));
+            o.seedbedCheck().ifPresent(c -> {
+                measures(c.heelSinks(), at + "/seedbedCheck/heelSinks", Dimension.LENGTH);
+                measures(c.moistFrom(), at + "/seedbedCheck/moistFrom", Dimension.LENGTH);
+                measures(c.weeds(), at + "/seedbedCheck/weeds", Dimension.COUNT_PER_AREA);
+            });
+            List<Operation.InoculantEntry> inoculants = o.inoculants().orElse(List.of());
+            for (int i = 0; i < inoculants.size(); i++) {
+                measures(inoculants.get(i).dose(), at + "/inoculants/" + i + "/dose", Dimension.SHARE);
+                measures(inoculants.get(i).price(), at + "/inoculants/" + i + "/price", Dimension.MONEY_PER_MASS);
+            }
             return null;
+        }
+
+        private void sownAs(Operation.SownAsEntry a, String here) {
+            measures(a.basinRadius(), here + "/basinRadius", Dimension.LENGTH);
+            measures(a.stripWidth(), here + "/stripWidth", Dimension.LENGTH);
+            measures(a.stripEvery(), here + "/stripEvery", Dimension.LENGTH);
+            Optional<Double> every = metres(a.stripEvery());
+            if (every.isPresent() && metres(a.stripWidth()).filter(w -> w > every.get()).isPresent()) {
+                problem(here + "/stripWidth/value", "a strip is no wider than from strip to strip");
+            }
         }
 
         private void rows(Operation.RowsEntry r, String here) {

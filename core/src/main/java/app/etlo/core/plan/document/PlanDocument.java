@@ -119,14 +119,27 @@ public record PlanDocument(
     public record PlaceEntry(String relation, String cropId, Optional<WindowKind> kind) {}
 
     /**
+     * @param bag a ready-made mix that is sown, with the components as what tops it up
      * @param method share: of the full rates; density: seeds per area; recipe: pure live seed per area as given
      */
     public record MixEntry(
-            String method, List<ComponentEntry> components, Optional<Double> wastePercent, Optional<ZonesEntry> zones) {
+            String method,
+            List<ComponentEntry> components,
+            Optional<Double> wastePercent,
+            Optional<ZonesEntry> zones,
+            Optional<BagEntry> bag) {
         public MixEntry {
             components = List.copyOf(components);
         }
     }
+
+    /**
+     * A ready-made bag in a mix.
+     *
+     * @param lotId the lot of the store that it is
+     * @param rate of the bag as it is, drilled
+     */
+    public record BagEntry(String lotId, Quantity rate) {}
 
     /** The zones of the rows to come; what lies between them are the middles. */
     public record ZonesEntry(Quantity rowWidth, Quantity bandWidth) {}

@@ -184,7 +184,8 @@ public final class PlanEdit {
                                 c.species(), c.sharePercent(), c.seeds(), c.rate(), Optional.empty(), c.zone()))
                         .toList(),
                 mix.wastePercent(),
-                mix.zones());
+                mix.zones(),
+                Optional.empty());
     }
 
     private static DateEntry later(DateEntry when, int years, String mark) {

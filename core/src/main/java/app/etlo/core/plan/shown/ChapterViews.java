@@ -142,8 +142,17 @@ public final class ChapterViews {
             FigureView density,
             Optional<FigureView> fills) {}
 
-    /** Rhizobium that must be mixed in, by group. */
-    public record InoculantView(String group, List<String> species, FigureView amount) {}
+    /**
+     * Rhizobium that must be mixed in, by group.
+     *
+     * @param grown what the field grew of the group lately
+     */
+    public record InoculantView(
+            String group,
+            List<String> species,
+            FigureView amount,
+            Optional<FigureView> cost,
+            Optional<String> grown) {}
 
     /** Latest useful sowing of one species: the last day from which 5, 8 and 9 years in 10 reach a useful stand. */
     public record LatestView(
@@ -161,7 +170,12 @@ public final class ChapterViews {
             Optional<FigureView> dryPercent,
             Map<String, FigureView> coldPercent,
             Optional<FigureView> drillDays,
-            Optional<FigureView> drillCapacity) {}
+            Optional<FigureView> drillCapacity,
+            Optional<FigureView> sownArea,
+            Optional<VerdictView> seedbed) {}
+
+    /** Whether to sow, to wait or to flush weeds first, with the days of the flushes. */
+    public record VerdictView(String act, List<LocalDate> flushes, List<String> reasons) {}
 
     /** What grows, as simulated; covers and crops by id. */
     public record GrowView(

@@ -36,6 +36,7 @@ import app.etlo.core.plan.shown.ChapterViews.PlantChapterView;
 import app.etlo.core.plan.shown.ChapterViews.RateView;
 import app.etlo.core.plan.shown.ChapterViews.SchoolView;
 import app.etlo.core.plan.shown.ChapterViews.SideView;
+import app.etlo.core.plan.shown.ChapterViews.VerdictView;
 import app.etlo.core.plan.shown.ChapterViews.SowChapterView;
 import app.etlo.core.plan.shown.ChapterViews.StandForecastView;
 import app.etlo.core.plan.shown.ChapterViews.SumView;
@@ -141,7 +142,12 @@ public final class ChapterWriter {
                         .map(this::box)
                         .toList(),
                 m.blend().map(Blend::inoculants).orElse(List.of()).stream()
-                        .map(i -> new InoculantView(i.group(), i.species(), view(i.amountG())))
+                        .map(i -> new InoculantView(
+                                i.group(),
+                                i.species(),
+                                view(i.amountG()),
+                                view(i.cost()),
+                                Optional.ofNullable(c.sow().grownLegumes().get(i.group()))))
                         .toList(),
                 m.blend()
                         .map(b -> new SumView(
@@ -238,7 +244,13 @@ public final class ChapterWriter {
                 s.seedbed().map(b -> view(b.dryPercent())),
                 s.seedbed().map(b -> views(b.coldPercent())).orElse(Map.of()),
                 view(s.drillDays()),
-                view(s.drillCapacity()));
+                view(s.drillCapacity()),
+                view(s.sownArea()),
+                s.verdict()
+                        .map(v -> new VerdictView(
+                                v.act().words(),
+                                v.flushes(),
+                                v.reasons().stream().map(e::said).toList())));
     }
 
     GrowView grow() {

@@ -23,6 +23,7 @@ import app.etlo.core.working.Origin;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** Puts the covers of a plan into its time: between or inside which crops, sown and ended when, and what of each species. */
 final class CoversInTime {
@@ -59,10 +60,11 @@ final class CoversInTime {
 
     CoverInTime of(CoverEntry entry) {
         Optional<CropInTime> next = next(entry);
-        List<Component> components = entry.mix()
-                .map(m -> components("mix/" + entry.id(), m, sownZone(entry)))
-                .orElse(List.of());
         Sowing sowing = sowing(entry);
+        List<Component> components = entry.mix()
+                .map(m -> new BagParts(knowledge, context, sowing)
+                        .with("mix/" + entry.id(), m, components("mix/" + entry.id(), m, sownZone(entry))))
+                .orElse(List.of());
         return new CoverInTime(
                 entry,
                 next.map(crops::indexOf).filter(i -> i > 0).map(i -> crops.get(i - 1)),
@@ -146,6 +148,8 @@ final class CoversInTime {
                                 Unit.HECTARE,
                                 Origin.ENTERED,
                                 "typed for this sowing"))
+                        .or(() -> p.sownAs().flatMap(a -> SownAs.area(entry.id(), a, area))
+                                .map(f -> Input.figure("area", f)))
                         .orElseGet(() -> Input.figure("area", area, Unit.HECTARE)),
                 entry.mix().flatMap(MixEntry::wastePercent).orElse(USUAL_WASTE_PERCENT) / 100,
                 entry.mix().flatMap(MixEntry::wastePercent).isPresent(),
@@ -153,6 +157,15 @@ final class CoversInTime {
                 p.catchDistance().map(q -> q.in(Unit.METRE)).orElse(USUAL_DISTANCE_M),
                 p.catchWidth().isPresent() && p.catchDistance().isPresent(),
                 p.largeBox().map(q -> q.in(Unit.LITRE)),
-                p.smallBox().map(q -> q.in(Unit.LITRE)));
+                p.smallBox().map(q -> q.in(Unit.LITRE)),
+                p.inoculants().orElse(List.of()).stream()
+                        .collect(Collectors.toMap(
+                                Operation.InoculantEntry::group,
+                                i -> new Sowing.InoculantUse(
+                                        i.notNeeded().orElse(false),
+                                        i.dose().map(q -> q.in(Unit.G_PER_KG)),
+                                        i.price().map(q -> q.in(Unit.MONEY_PER_KG)),
+                                        i.useBy()),
+                                (a, b) -> b)));
     }
 }

@@ -145,7 +145,8 @@ class MixCostTest {
                         Optional.of("middle"))),
                 Optional.empty(),
                 Optional.of(new PlanDocument.ZonesEntry(
-                        new Quantity(76, Unit.CENTIMETRE), new Quantity(25, Unit.CENTIMETRE))));
+                        new Quantity(76, Unit.CENTIMETRE), new Quantity(25, Unit.CENTIMETRE))),
+                Optional.empty());
         Evaluated zoned = EVALUATOR.evaluate(Alternatives.mixed(E.plan(), "v1", rows), E.context(), E.asOf());
         assertThat(proposals(zoned).propose(wishes("{}")).zones().orElseThrow()).contains("For the whole area");
         assertThat(proposals(E).propose(wishes("{}")).zones()).isEmpty();
@@ -166,6 +167,7 @@ class MixCostTest {
                                         s.lotId(),
                                         Optional.empty()))
                                 .toList(),
+                        Optional.empty(),
                         Optional.empty(),
                         Optional.empty()));
     }

@@ -105,7 +105,7 @@ class PlanLawsTest {
                 new PlaceEntry("before", crop, Optional.empty()),
                 Optional.empty(),
                 Optional.empty(),
-                Optional.of(new MixEntry("share", components, Optional.empty(), Optional.empty())),
+                Optional.of(new MixEntry("share", components, Optional.empty(), Optional.empty(), Optional.empty())),
                 stand,
                 Optional.empty(),
                 Optional.empty());
