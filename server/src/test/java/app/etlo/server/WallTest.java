@@ -68,6 +68,7 @@ class WallTest {
             "POST /api/mixes/candidates",
             "POST /api/mixes/aims",
             "POST /api/mixes/buys",
+            "POST /api/covers/ways",
             "POST /api/mixes/alternatives",
             "POST /api/mixes/proposals",
             "POST /api/mixes/frontier",

@@ -1,8 +1,10 @@
 package app.etlo.core.advice;
 
+import app.etlo.core.field.Residual;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -11,6 +13,9 @@ import java.util.Optional;
  * @param residuals herbicides that may still act
  * @param herbicidesSaid whether somebody said which were used, or that none was
  * @param noxious names that the law in force lists, as typed, lower case
+ * @param history crops of the past
+ * @param familyGapYears from one crop of a plant family to the next, as the farm sets it
+ * @param experience of the farm with covers and no-till: beginner, intermediate or expert
  * @param certification conventional, organic or in transition
  */
 public record FieldFacts(
@@ -23,14 +28,26 @@ public record FieldFacts(
         Optional<String> certification,
         List<Pest> pests,
         Optional<Double> panDepthCm,
-        Optional<Double> penetrometerMPa) {
+        Optional<Double> penetrometerMPa,
+        List<Grown> history,
+        Map<String, Integer> familyGapYears,
+        Optional<String> experience) {
 
     public FieldFacts {
         weeds = List.copyOf(weeds);
         residuals = List.copyOf(residuals);
         noxious = List.copyOf(noxious);
         pests = List.copyOf(pests);
+        history = List.copyOf(history);
+        familyGapYears = Map.copyOf(familyGapYears);
     }
+
+    /**
+     * A crop of the past that the library knows.
+     *
+     * @param id of the crop or species
+     */
+    public record Grown(int year, String id, String name, String family) {}
 
     /**
      * A pest or disease seen there.
@@ -63,9 +80,4 @@ public record FieldFacts(
      * @param pressure low, medium or high
      */
     public record Weed(String name, String pressure, boolean perennial, boolean underControl) {}
-
-    /**
-     * @param intervalMonths the label's interval as typed; absent when it was not
-     */
-    public record Residual(String activeIngredient, LocalDate appliedOn, Optional<Double> intervalMonths) {}
 }

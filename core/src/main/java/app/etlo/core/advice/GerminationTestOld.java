@@ -5,7 +5,6 @@ import static java.time.temporal.ChronoUnit.DAYS;
 import app.etlo.core.mix.SeedLot;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.working.Source;
-
 import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.Stream;
@@ -21,7 +20,8 @@ final class GerminationTestOld extends Judgement {
                 Weight.THINK,
                 Step.MIX,
                 "a lot's germination test is more than 9 months old at sowing (today when no sowing is dated), sooner where it is stored warm or moist",
-                Source.commonPractice("seed laws limit the age of a test, often 9 months; the local law decides. Seed life doubles per 1 % less moisture or 5 degrees cooler (Harrington's rules)"),
+                Source.commonPractice(
+                        "seed laws limit the age of a test, often 9 months; the local law decides. Seed life doubles per 1 % less moisture or 5 degrees cooler (Harrington's rules)"),
                 "high");
     }
 

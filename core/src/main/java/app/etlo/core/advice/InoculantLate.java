@@ -5,7 +5,6 @@ import app.etlo.core.working.Source;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -32,8 +31,8 @@ final class InoculantLate extends Judgement {
                             .map(l -> speak(
                                     c,
                                     k.species().id(),
-                                    "The inoculant on " + k.species().name().toLowerCase(Locale.ROOT) + ", lot " + l.label()
-                                            + ",",
+                                    "The inoculant on " + k.species().name().toLowerCase(Locale.ROOT) + ", lot "
+                                            + l.label() + ",",
                                     l.tag().inoculantUseBy().orElseThrow())));
             Stream<Note> packets = c.use().rhizobia().planned().entrySet().stream()
                     .filter(e -> past(e.getValue().useBy(), sown))

@@ -36,7 +36,8 @@ final class LegumeWithoutInoculant extends Judgement {
                                                 + grown(c, group(k)),
                                         List.of("lot "
                                                 + k.lot().map(SeedLot::id).orElseThrow() + " not inoculated"),
-                                        "a lot marked inoculated, or inoculant planned in the step Sow, of the " + group(k) + " group")
+                                        "a lot marked inoculated, or inoculant planned in the step Sow, of the "
+                                                + group(k) + " group")
                                 .asking(
                                         MissingFact.Kind.INOCULATED,
                                         k.lot().map(SeedLot::id).orElseThrow())));
@@ -44,7 +45,8 @@ final class LegumeWithoutInoculant extends Judgement {
 
     private static String grown(Situation.Cover c, String group) {
         return Optional.ofNullable(c.use().rhizobia().grown().get(group))
-                .map(g -> " The field grew " + g + " of this group; where that had pink nodules its rhizobium may still live, and"
+                .map(g -> " The field grew " + g
+                        + " of this group; where that had pink nodules its rhizobium may still live, and"
                         + " fresh inoculant is a cheap insurance.")
                 .orElse(" The field is not known to have grown this group in the last four years.");
     }

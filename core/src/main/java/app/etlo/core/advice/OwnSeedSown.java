@@ -27,17 +27,19 @@ final class OwnSeedSown extends Judgement {
     public Stream<Note> judge(Situation s) {
         return s.covers().stream()
                 .flatMap(c -> c.components().stream()
-                        .flatMap(k -> k.lot().stream().filter(OwnSeedSown::open).map(l -> note(
-                                c.id() + "/" + k.species().id(),
-                                c.sown(),
-                                "Lot " + l.label() + " is own seed"
-                                        + (l.testedOn().isEmpty() ? " without a germination test" : "")
-                                        + (l.price().isEmpty()
-                                                ? (l.testedOn().isEmpty() ? " and" : "") + " without a price"
-                                                : "")
-                                        + ". Cleaning loses 10 to 30 % of it, a test costs little beside a thin stand, and what it"
-                                        + " would sell for is its price. A protected variety may not be sold on; the law decides.",
-                                List.of("own seed " + l.id()),
-                                "a test, and the cost of cleaning or a price in the seed store"))));
+                        .flatMap(k -> k.lot().stream()
+                                .filter(OwnSeedSown::open)
+                                .map(l -> note(
+                                        c.id() + "/" + k.species().id(),
+                                        c.sown(),
+                                        "Lot " + l.label() + " is own seed"
+                                                + (l.testedOn().isEmpty() ? " without a germination test" : "")
+                                                + (l.price().isEmpty()
+                                                        ? (l.testedOn().isEmpty() ? " and" : "") + " without a price"
+                                                        : "")
+                                                + ". Cleaning loses 10 to 30 % of it, a test costs little beside a thin stand, and what it"
+                                                + " would sell for is its price. A protected variety may not be sold on; the law decides.",
+                                        List.of("own seed " + l.id()),
+                                        "a test, and the cost of cleaning or a price in the seed store"))));
     }
 }

@@ -10,6 +10,7 @@ public enum Step {
     ROTATION,
     MIX,
     SOW,
+    GROW,
     END,
     PLANT,
     FEED;

@@ -26,11 +26,15 @@ final class WeedSeedOnTag extends Judgement {
 
     @Override
     public Stream<Note> judge(Situation s) {
-        return s.covers().stream().flatMap(c -> c.blend().stream().flatMap(b -> b.rates().stream()).flatMap(r -> r.component()
-                .lot()
-                .filter(l -> l.tag().weedSeed() >= MUCH)
-                .map(l -> speak(s, c, r, l.label(), l.tag().weedSeed()))
-                .stream()));
+        return s.covers().stream()
+                .flatMap(c -> c.blend().stream()
+                        .flatMap(b -> b.rates().stream())
+                        .flatMap(r -> r
+                                .component()
+                                .lot()
+                                .filter(l -> l.tag().weedSeed() >= MUCH)
+                                .map(l -> speak(s, c, r, l.label(), l.tag().weedSeed()))
+                                .stream()));
     }
 
     private Note speak(Situation s, Situation.Cover c, SeedRate r, String lot, double share) {

@@ -17,6 +17,23 @@ final class WeedsBeforeNoTill extends Judgement {
                 "medium");
     }
 
+    private static final List<String> GRASSES = List.of(
+            "grass", "brome", "foxtail", "ryegrass", "wild oat", "cheat", "barnyard", "couch", "quack", "johnson");
+
+    /** The clean-up crop, how long, and the test before tillage stops. */
+    private static String gate(FieldFacts.Weed w) {
+        boolean grass =
+                GRASSES.stream().anyMatch(g -> w.name().toLowerCase(Locale.ROOT).contains(g));
+        String crop = w.perennial()
+                ? "Clean-up: a forage that is cut three or four times a year, or roots worked until they are spent, for two seasons"
+                : grass
+                        ? "Clean-up: a broadleaf crop of another sowing season, such as a winter oilseed, that allows another mode of"
+                                + " action, for two to three years without seeding: by then annual grass seed is mostly gone"
+                        : "Clean-up: a small grain or a mown forage that shades and cuts it, for three years or more; seed of some"
+                                + " broadleaf weeds lasts decades";
+        return crop + ". Back to no-till after two counted flushes under the farm's limit.";
+    }
+
     @Override
     public Stream<Note> judge(Situation s) {
         return s.crops().stream()
@@ -31,7 +48,7 @@ final class WeedsBeforeNoTill extends Judgement {
                                 c.planted(),
                                 w.name() + (w.perennial() ? ", a perennial," : "") + " is not under control, and "
                                         + c.crop().name().toLowerCase(Locale.ROOT)
-                                        + " is planted without tillage. Get it under control first.",
+                                        + " is planted without tillage. Get it under control first. " + gate(w),
                                 List.of(w.name() + " " + w.pressure(), "no-till " + c.id()),
                                 "a clean-up crop, or the weed marked as under control on the Field step")));
     }

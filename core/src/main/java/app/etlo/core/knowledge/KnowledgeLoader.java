@@ -76,6 +76,7 @@ public final class KnowledgeLoader {
                                 known(r, "operation", operations),
                                 r.oneOf("seedLies", SowingMethod.SeedLies.values()),
                                 source(r))),
+                library("sowing-ways.csv", this::sowingWay),
                 purposes(),
                 schools(),
                 library("termination-methods.csv", r -> terminationMethod(r, operations)),
@@ -110,6 +111,24 @@ public final class KnowledgeLoader {
                     Collections.unmodifiableMap(bySpecies),
                     Collections.unmodifiableMap(byGroup));
         });
+    }
+
+    private SowingWay sowingWay(Row r) {
+        return new SowingWay(
+                r.id("id"),
+                r.text("name"),
+                r.id("method"),
+                r.oneOf("rakedFirst", List.of("yes", "no")).equals("yes"),
+                (int) r.number("daysLater", -60, 60),
+                band(r, "costLow", "cost", "costHigh", 1, 1000),
+                r.number("haPerDay", 0.1, 1000),
+                r.id("machine"),
+                (int) r.number("people", 1, 20),
+                new Band(
+                        r.number("emergesLow", 1, 100),
+                        (r.number("emergesLow", 1, 100) + r.number("emergesHigh", 1, 100)) / 2,
+                        r.number("emergesHigh", 1, 100)),
+                source(r));
     }
 
     private Library<School> schools() {

@@ -1,5 +1,6 @@
 package app.etlo.core.mix;
 
+import app.etlo.core.field.Residual;
 import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.knowledge.TerminationMethod;
@@ -70,11 +71,6 @@ public record MixPlace(
      * @param allowed names or ids of species, lower case
      */
     public record Programme(String name, List<String> allowed) {}
-
-    /**
-     * @param safeFrom the day the label allows sowing; empty where the interval was not typed
-     */
-    public record Residual(String activeIngredient, Optional<LocalDate> safeFrom) {}
 
     /** The same place with other aims. */
     public MixPlace wanting(List<String> others) {

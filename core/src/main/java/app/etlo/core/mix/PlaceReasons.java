@@ -1,12 +1,15 @@
 package app.etlo.core.mix;
 
+import app.etlo.core.field.Residual;
 import app.etlo.core.knowledge.Caution;
 import app.etlo.core.knowledge.Site;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.knowledge.Use;
 import app.etlo.core.mix.FitnessRule.Case;
 import app.etlo.core.quantity.Said;
+import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -40,11 +43,18 @@ final class PlaceReasons {
 
     static Optional<String> residual(Case c) {
         return c.place().residuals().stream()
-                .filter(r -> r.safeFrom().map(d -> d.isAfter(c.season().sown())).orElse(true))
+                .filter(r -> !r.appliedOn().isAfter(c.season().sown()))
+                .filter(r ->
+                        safeFrom(r, c).map(d -> d.isAfter(c.season().sown())).orElse(true))
                 .findFirst()
-                .map(r -> r.safeFrom()
-                        .map(d -> r.activeIngredient() + " keeps the ground until " + d + " by the interval typed")
+                .map(r -> safeFrom(r, c)
+                        .map(d -> r.activeIngredient() + " keeps the ground until " + Shown.date(d)
+                                + " by the interval typed")
                         .orElse(r.activeIngredient() + ": type the label's interval to this species first"));
+    }
+
+    private static Optional<LocalDate> safeFrom(Residual r, Case c) {
+        return r.safeFrom(c.species().id(), c.species().group().id());
     }
 
     static Optional<String> notOnProgramme(Case c) {

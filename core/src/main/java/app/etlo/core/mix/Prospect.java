@@ -26,7 +26,7 @@ public record Prospect(
         double[] stage,
         double[] bloomDays) {
     /** Half way from early bloom to ripeness the first seed can grow (from memory; milk to dough stage). */
-    private static final double VIABLE_SEED = 1.5;
+    public static final double VIABLE_SEED = 1.5;
     /** Carbon in dry matter; 42 to 45 % in published tables. */
     public static final double CARBON_SHARE = 0.43;
 

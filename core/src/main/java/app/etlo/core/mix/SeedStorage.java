@@ -26,7 +26,8 @@ public final class SeedStorage {
      * @param moisturePercent held between 5 and 14
      */
     public static double agesBy(Optional<Double> storedC, Optional<Double> moisturePercent) {
-        double warm = storedC.map(c -> (Math.max(0, Math.min(50, c)) - GOOD_C) / 5).orElse(0.0);
+        double warm =
+                storedC.map(c -> (Math.max(0, Math.min(50, c)) - GOOD_C) / 5).orElse(0.0);
         double moist = moisturePercent
                 .map(m -> Math.max(DRIEST, Math.min(WETTEST, m)) - GOOD_MOISTURE)
                 .orElse(0.0);

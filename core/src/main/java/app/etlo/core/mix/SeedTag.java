@@ -27,15 +27,14 @@ public record SeedTag(
         double agesBy,
         boolean ownGrown) {
     /** A tag of which nothing more is known. */
-    public static final SeedTag SILENT =
-            new SeedTag(
-                    Optional.empty(),
-                    false,
-                    Optional.empty(),
-                    Optional.empty(),
-                    Optional.empty(),
-                    0,
-                    Optional.empty(),
-                    1,
-                    false);
+    public static final SeedTag SILENT = new SeedTag(
+            Optional.empty(),
+            false,
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            0,
+            Optional.empty(),
+            1,
+            false);
 }

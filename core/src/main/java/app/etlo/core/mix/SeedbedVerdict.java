@@ -106,7 +106,8 @@ public record SeedbedVerdict(Act act, List<LocalDate> flushes, double leftPercen
             reasons.add("Moist only from " + Said.of(look.moistFromCm().orElseThrow(), Unit.CENTIMETRE)
                     + ", deeper than this seed may lie (" + Said.of(round(need.deepestCm()), Unit.CENTIMETRE) + ")"
                     + need.dryPercent()
-                            .map(p -> ": in " + Math.round(p / 10) + " years in 10 no wetting rain falls in the ten days after."
+                            .map(p -> ": in " + Math.round(p / 10)
+                                    + " years in 10 no wetting rain falls in the ten days after."
                                     + (p > OFTEN_DRY
                                             ? " Wait for rain, or choose larger seed that reaches the moisture."
                                             : " Sow ahead of rain that is forecast."))
@@ -148,13 +149,13 @@ public record SeedbedVerdict(Act act, List<LocalDate> flushes, double leftPercen
     private static List<LocalDate> flushes(Look look, Need need) {
         List<LocalDate> found = new ArrayList<>();
         LocalDate day = look.on().plusDays(1);
-        while (found.size() < MOST_FLUSHES
-                && need.until().map(day::isBefore).orElse(found.isEmpty())) {
+        while (found.size() < MOST_FLUSHES && need.until().map(day::isBefore).orElse(found.isEmpty())) {
             found.add(day);
             LocalDate from = day;
             Optional<Double> days = need.years()
                     .filter(y -> y.day(from) < y.days())
-                    .map(y -> Percentiles.of(y.daysTo(DegreeDays.above(5), from, FLUSH_SUM)).at(0.5));
+                    .map(y -> Percentiles.of(y.daysTo(DegreeDays.above(5), from, FLUSH_SUM))
+                            .at(0.5));
             if (days.filter(d -> !d.isInfinite()).isEmpty()) {
                 break;
             }

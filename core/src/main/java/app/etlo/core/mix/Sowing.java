@@ -41,7 +41,6 @@ public record Sowing(
         inoculants = Map.copyOf(inoculants);
     }
 
-
     /**
      * What is said of the rhizobium of a group.
      *

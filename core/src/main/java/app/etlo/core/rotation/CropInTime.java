@@ -8,6 +8,7 @@ import java.util.Optional;
 /**
  * A cash crop in its place of the rotation. A date that is not set yet is empty.
  *
+ * @param forSeed whether it is grown for seed
  * @param turnaroundDays from its harvest until the drill can go
  */
 public record CropInTime(
@@ -16,7 +17,8 @@ public record CropInTime(
         Optional<LocalDate> planted,
         Optional<LocalDate> harvested,
         int turnaroundDays,
-        Optional<Quantity> yieldGoal) {
+        Optional<Quantity> yieldGoal,
+        boolean forSeed) {
 
     /** The first day a cover can be sown after it. */
     public Optional<LocalDate> ready() {

@@ -58,6 +58,13 @@ class HandBuiltRulesTest {
                 .crop("c2", "soybean", "2027-05-20", "2027-10-10");
     }
 
+    private static Scene grainForSeed() {
+        return Scene.empty()
+                .crop("c1", "soybean", "2026-05-10", "2026-08-01")
+                .crop("c2", "winter-wheat", "2026-10-05", "2027-07-10")
+                .forSeed("c2");
+    }
+
     private static CoverScene five() {
         return rye().share("hairy-vetch", 20)
                 .share("phacelia", 20)
@@ -387,8 +394,14 @@ class HandBuiltRulesTest {
                 new Rule(
                         "inoculant-late",
                         "Count on no live rhizobium from it",
-                        with(cover().lot("hairy-vetch", 30, lot("hairy-vetch", other(0, "2026-08-09", 1, false), "2026-06-01", true))),
-                        with(cover().lot("hairy-vetch", 30, lot("hairy-vetch", other(0, "2026-08-10", 1, false), "2026-06-01", true)))),
+                        with(cover().lot(
+                                        "hairy-vetch",
+                                        30,
+                                        lot("hairy-vetch", other(0, "2026-08-09", 1, false), "2026-06-01", true))),
+                        with(cover().lot(
+                                        "hairy-vetch",
+                                        30,
+                                        lot("hairy-vetch", other(0, "2026-08-10", 1, false), "2026-06-01", true)))),
                 new Rule(
                         "soaked-seed-in-drill",
                         "sticks and bridges",
@@ -398,18 +411,76 @@ class HandBuiltRulesTest {
                         "weed-seed-on-tag",
                         // 0.5 % of 70 kg/ha are 0.35 kg/ha: 35 seeds of 1 mg on a square metre
                         "holds 0.50 % weed seed: about 3",
-                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", other(0.005, null, 1, false), "2026-06-01", true))),
-                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", other(0.002, null, 1, false), "2026-06-01", true)))),
+                        with(cover().lot(
+                                        "cereal-rye",
+                                        60,
+                                        lot("cereal-rye", other(0.005, null, 1, false), "2026-06-01", true))),
+                        with(cover().lot(
+                                        "cereal-rye",
+                                        60,
+                                        lot("cereal-rye", other(0.002, null, 1, false), "2026-06-01", true)))),
                 new Rule(
                         "germination-test-old",
                         "ages about 4 times as fast",
-                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", other(0, null, 4, false), "2026-05-01", true))),
-                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", other(0, null, 1, false), "2026-05-01", true)))),
+                        with(cover().lot(
+                                        "cereal-rye",
+                                        60,
+                                        lot("cereal-rye", other(0, null, 4, false), "2026-05-01", true))),
+                        with(cover().lot(
+                                        "cereal-rye",
+                                        60,
+                                        lot("cereal-rye", other(0, null, 1, false), "2026-05-01", true)))),
                 new Rule(
                         "own-seed-sown",
                         "is own seed without a price",
-                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", other(0, null, 1, true), "2026-06-01", true))),
-                        with(cover().lot("cereal-rye", 60, lot("cereal-rye", other(0, null, 1, false), "2026-06-01", true)))),
+                        with(cover().lot(
+                                        "cereal-rye",
+                                        60,
+                                        lot("cereal-rye", other(0, null, 1, true), "2026-06-01", true))),
+                        with(cover().lot(
+                                        "cereal-rye",
+                                        60,
+                                        lot("cereal-rye", other(0, null, 1, false), "2026-06-01", true)))),
+                new Rule(
+                        "fed-inside-interval",
+                        "may be grazed or cut for feed before 28 Jun 2027",
+                        with(rye().fed(false)).residual("2026-07-01", "feeding", 11.9),
+                        with(rye().fed(false)).residual("2026-07-01", "feeding", 9)),
+                new Rule(
+                        "family-gap",
+                        "comes after canola in 2024: both Brassicaceae, closer than the 4 years that are usual. Clubroot",
+                        with(cover().share("daikon-radish", 10)).grew(2024, "canola"),
+                        with(cover().share("daikon-radish", 10)).grew(2022, "canola")),
+                new Rule(
+                        "family-gap-diseased",
+                        "and clubroot is on record here (2021)",
+                        with(cover().share("daikon-radish", 10))
+                                .grew(2024, "canola")
+                                .pest("Clubroot", 2021),
+                        with(cover().share("daikon-radish", 10))
+                                .grew(2024, "canola")
+                                .pest("Wireworm", 2021)),
+                new Rule(
+                        "green-before-small-grain",
+                        "Hessian fly",
+                        Scene.empty()
+                                .crop("c1", "soybean", "2026-05-10", "2026-08-01")
+                                .crop("c2", "winter-wheat", "2026-10-05", "2027-07-10")
+                                .cover(rye().ended(ended("burndown", "2026-09-25"))),
+                        Scene.empty()
+                                .crop("c1", "soybean", "2026-05-10", "2026-08-01")
+                                .crop("c2", "winter-wheat", "2026-10-09", "2027-07-10")
+                                .cover(rye().ended(ended("burndown", "2026-09-25")))),
+                new Rule(
+                        "contaminates-seed-crop",
+                        "takes the whole lot out of certification",
+                        grainForSeed().cover(cover().share("hairy-vetch", 50)),
+                        grainForSeed().cover(cover().share("crimson-clover", 50))),
+                new Rule(
+                        "first-try",
+                        "A rolled mulch without herbicide is a practice for experts; this farm is entered as beginner",
+                        with(rye()).untilled("c2").experience("beginner"),
+                        with(rye()).untilled("c2").experience("expert")),
                 new Rule(
                         "rate-out-of-use",
                         "is more than a source gives for a cover",

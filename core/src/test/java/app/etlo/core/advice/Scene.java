@@ -1,6 +1,7 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.field.FrostDates;
+import app.etlo.core.field.Residual;
 import app.etlo.core.ground.CoverCost;
 import app.etlo.core.ground.CropFailure;
 import app.etlo.core.ground.WinterStand;
@@ -71,8 +72,10 @@ final class Scene {
     private final Map<String, Band> cropTops = new HashMap<>();
     private final Set<String> untilled = new HashSet<>();
     private final List<FieldFacts.Weed> weeds = new ArrayList<>();
-    private final List<FieldFacts.Residual> residuals = new ArrayList<>();
+    private final List<Residual> residuals = new ArrayList<>();
     private final List<FieldFacts.Pest> pests = new ArrayList<>();
+    private final List<FieldFacts.Grown> history = new ArrayList<>();
+    private Optional<String> experience = Optional.empty();
     private Optional<Double> pan = Optional.empty();
     private Optional<Double> penetrometer = Optional.empty();
     private UnitSystem units = UnitSystem.METRIC;
@@ -114,7 +117,8 @@ final class Scene {
                 Optional.of(day(planted)),
                 Optional.of(day(harvested)),
                 0,
-                Optional.empty()));
+                Optional.empty(),
+                false));
         return this;
     }
 
@@ -151,7 +155,7 @@ final class Scene {
     }
 
     Scene residual(String on, Optional<Double> months) {
-        residuals.add(new FieldFacts.Residual("ingredient", day(on), months));
+        residuals.add(new Residual("ingredient", day(on), months, Map.of()));
         return this;
     }
 
@@ -164,6 +168,12 @@ final class Scene {
     Scene pan(double cm, double mpa) {
         pan = Optional.of(cm);
         penetrometer = Optional.of(mpa);
+        return this;
+    }
+
+    /** A herbicide with an interval to one plant, a group or feeding. */
+    Scene residual(String on, String of, double months) {
+        residuals.add(new Residual("ingredient", day(on), Optional.empty(), Map.of(of, months)));
         return this;
     }
 
@@ -222,7 +232,10 @@ final class Scene {
                         certification,
                         pests,
                         pan,
-                        penetrometer),
+                        penetrometer,
+                        history,
+                        Map.of(),
+                        experience),
                 passes,
                 untilled,
                 failing,
@@ -239,9 +252,30 @@ final class Scene {
                         c.planted(),
                         c.harvested(),
                         c.turnaroundDays(),
-                        Optional.of(new Quantity(goalTHa, Unit.T_PER_HA)))
+                        Optional.of(new Quantity(goalTHa, Unit.T_PER_HA)),
+                        c.forSeed())
                 : c);
         cropTops.put(crop, new Band(topsTHa * 0.8, topsTHa, topsTHa * 1.2));
+        return this;
+    }
+
+    /** A crop grown for seed. */
+    Scene forSeed(String crop) {
+        crops.replaceAll(c -> c.id().equals(crop)
+                ? new CropInTime(c.id(), c.crop(), c.planted(), c.harvested(), c.turnaroundDays(), c.yieldGoal(), true)
+                : c);
+        return this;
+    }
+
+    /** A crop of the past. */
+    Scene grew(int year, String crop) {
+        var c = KNOWLEDGE.crops().get(crop);
+        history.add(new FieldFacts.Grown(year, c.id(), c.name(), c.family()));
+        return this;
+    }
+
+    Scene experience(String level) {
+        experience = Optional.of(level);
         return this;
     }
 
@@ -496,8 +530,7 @@ final class Scene {
         /** Inoculant planned for a group. */
         CoverScene inoculant(String group, String useBy) {
             inoculants.put(
-                    group,
-                    new Sowing.InoculantUse(false, Optional.empty(), Optional.empty(), Optional.of(day(useBy))));
+                    group, new Sowing.InoculantUse(false, Optional.empty(), Optional.empty(), Optional.of(day(useBy))));
             return this;
         }
 

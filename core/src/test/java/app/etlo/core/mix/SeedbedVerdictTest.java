@@ -24,8 +24,7 @@ class SeedbedVerdictTest {
     }
 
     private static SeedbedVerdict verdict(Look look, LocalDate until, double dryPercent) {
-        return SeedbedVerdict.of(
-                look, new Need(1, 2, Optional.of(until), Optional.of(dryPercent), Optional.empty()));
+        return SeedbedVerdict.of(look, new Need(1, 2, Optional.of(until), Optional.of(dryPercent), Optional.empty()));
     }
 
     @Test

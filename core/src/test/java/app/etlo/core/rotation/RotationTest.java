@@ -25,7 +25,8 @@ class RotationTest {
                 Optional.ofNullable(planted).map(LocalDate::parse),
                 Optional.ofNullable(harvested).map(LocalDate::parse),
                 0,
-                Optional.empty());
+                Optional.empty(),
+                false);
     }
 
     @Test

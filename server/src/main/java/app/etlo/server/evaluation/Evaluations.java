@@ -142,6 +142,15 @@ public class Evaluations {
         return evaluated(plan, asOf, e -> work.apply(e, store));
     }
 
+    /** The same of several plans of one context. */
+    <T> T severalWithStore(
+            PlanDocument plan,
+            LocalDate asOf,
+            BiFunction<Function<PlanDocument, Evaluated>, EvaluationContexts.Store, T> work) {
+        EvaluationContexts.Store store = contexts.store(plan);
+        return several(plan, asOf, evaluate -> work.apply(evaluate, store));
+    }
+
     /** Computes something that has read all it needs, when its turn has come. */
     <T> T inTurn(Supplier<T> work) {
         return slots.run(work);

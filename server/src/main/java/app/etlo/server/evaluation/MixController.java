@@ -7,6 +7,7 @@ import app.etlo.core.plan.asked.LatestSowings;
 import app.etlo.core.plan.asked.MixProposals;
 import app.etlo.core.plan.asked.MixProposals.Proposed;
 import app.etlo.core.plan.asked.MixView;
+import app.etlo.core.plan.asked.SowingWays;
 import app.etlo.core.plan.asked.SpeciesBuys;
 import app.etlo.core.plan.asked.WishesEntry;
 import app.etlo.core.plan.document.Json;
@@ -109,6 +110,18 @@ class MixController {
                 r.plan(),
                 r.asOf(),
                 (e, store) -> SpeciesBuys.of(e, r.coverId(), r.base(), store.lots(), store.freeKg()));
+    }
+
+    /** The ways of sowing a cover, side by side. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping("/api/covers/ways")
+    SowingWays.WaysView ways(@Valid @RequestBody CoverRequest r) {
+        return evaluations.severalWithStore(
+                r.plan(),
+                r.asOf(),
+                (evaluate, store) ->
+                        SowingWays.of(r.plan(), r.coverId(), store.lots(), store.freeKg(), evaluate::apply));
     }
 
     /** The best mix within the wishes, or which of them cannot all hold. */

@@ -2,8 +2,8 @@ package app.etlo.core.plan.asked;
 
 import app.etlo.core.mix.SeedRate;
 import app.etlo.core.plan.chapter.Evaluated;
-import app.etlo.core.plan.document.Context.LotEntry;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
+import app.etlo.core.plan.document.Context.LotEntry;
 import app.etlo.core.plan.shown.EvaluationWriter;
 import app.etlo.core.quantity.Unit;
 import java.time.LocalDate;
@@ -20,12 +20,15 @@ public final class SeedNeeds {
     /** Seed is wanted in the yard so many days before sowing. Common practice. */
     private static final int AHEAD_DAYS = 14;
 
+    private static final String STOPS = "residual-herbicide";
+
     private SeedNeeds() {}
 
     /**
      * @param cropId the crop that follows the cover, by which its mix is opened
      * @param lotId the lot the mix names, if it does
      * @param kilograms with waste, for the sown area
+     * @param stopped why no seed of it is ordered yet: a herbicide may still act
      * @param neededBy day it should lie in the yard; empty while the sowing has no date
      */
     public record SeedNeed(
@@ -38,9 +41,11 @@ public final class SeedNeeds {
             Optional<String> lotId,
             double kilograms,
             Optional<LocalDate> sown,
-            Optional<LocalDate> neededBy) {
+            Optional<LocalDate> neededBy,
+            Optional<String> stopped) {
         private SeedNeed of(String ofSpecies, String name, double kg) {
-            return new SeedNeed(planId, coverId, coverName, cropId, ofSpecies, name, lotId, kg, sown, neededBy);
+            return new SeedNeed(
+                    planId, coverId, coverName, cropId, ofSpecies, name, lotId, kg, sown, neededBy, stopped);
         }
     }
 
@@ -80,6 +85,10 @@ public final class SeedNeeds {
                 r.component().lot().map(l -> l.id()),
                 r.seedKg().in(Unit.KILOGRAM),
                 c.sown(),
-                c.sown().map(d -> d.minusDays(AHEAD_DAYS)));
+                c.sown().map(d -> d.minusDays(AHEAD_DAYS)),
+                e.notes().stream()
+                        .filter(n -> n.rule().equals(STOPS) && n.subject().startsWith(c.id() + "/"))
+                        .map(n -> n.text())
+                        .findFirst());
     }
 }

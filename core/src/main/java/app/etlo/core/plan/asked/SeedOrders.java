@@ -32,6 +32,7 @@ public final class SeedOrders {
      * @param week of the year it should be in the yard, such as 2027-W31; empty while the sowing has no date
      * @param bags whole bags, where the size is known
      * @param fields how many fields it is for
+     * @param stopped why it is not to be ordered yet
      */
     public record Order(
             String supplier,
@@ -41,7 +42,8 @@ public final class SeedOrders {
             String speciesName,
             double kilograms,
             Optional<Long> bags,
-            int fields) {}
+            int fields,
+            Optional<String> stopped) {}
 
     private record Key(String supplier, String week, String species) {}
 
@@ -121,7 +123,8 @@ public final class SeedOrders {
                 first.speciesName(),
                 kg,
                 bag.map(b -> (long) Math.ceil(kg / b - 1e-9)),
-                (int) needs.stream().map(SeedNeed::planId).distinct().count());
+                (int) needs.stream().map(SeedNeed::planId).distinct().count(),
+                needs.stream().flatMap(n -> n.stopped().stream()).findFirst());
     }
 
     /** The orders as a table, in kg or lb. */
@@ -129,7 +132,7 @@ public final class SeedOrders {
         Unit mass = system.shown(Unit.KILOGRAM);
         StringBuilder text = new StringBuilder();
         try (CSVPrinter out = new CSVPrinter(text, CSVFormat.RFC4180)) {
-            out.printRecord("supplier", "week", "needed by", "species", mass.symbol(), "bags", "fields");
+            out.printRecord("supplier", "week", "needed by", "species", mass.symbol(), "bags", "fields", "stopped");
             for (Order o : orders) {
                 out.printRecord(
                         LotCsv.plain(o.supplier()),
@@ -138,7 +141,8 @@ public final class SeedOrders {
                         o.speciesName(),
                         Math.round(Unit.KILOGRAM.to(mass, o.kilograms()) * 10) / 10.0,
                         o.bags().orElse(null),
-                        o.fields());
+                        o.fields(),
+                        o.stopped().map(LotCsv::plain).orElse(null));
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -217,7 +217,8 @@ public final class Widening {
                                         c.crop(),
                                         c.yieldGoal().map(q -> new Quantity(lowered(q.value() * share), q.unit())),
                                         c.turnaroundDays(),
-                                        c.nitrogen())
+                                        c.nitrogen(),
+                                        c.forSeed())
                                 : c)
                         .toList(),
                 plan.covers(),
@@ -366,7 +367,7 @@ public final class Widening {
                 e.plan().crops().stream()
                         .map(c -> c.id().equals(after.id())
                                 ? new PlanDocument.CropEntry(
-                                        c.id(), c.crop(), c.yieldGoal(), Optional.empty(), c.nitrogen())
+                                        c.id(), c.crop(), c.yieldGoal(), Optional.empty(), c.nitrogen(), c.forSeed())
                                 : c)
                         .toList(),
                 e.plan().covers(),

@@ -10,9 +10,11 @@ import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.ground.GrownCover;
 import app.etlo.core.ground.GrownCrop;
 import app.etlo.core.ground.GrownRotation;
+import app.etlo.core.mix.BloomClock;
 import app.etlo.core.mix.MixResult;
 import app.etlo.core.mix.MixSchool;
 import app.etlo.core.mix.SeedRate;
+import app.etlo.core.mix.SowResult;
 import app.etlo.core.mix.UsefulYears;
 import app.etlo.core.nitrogen.FeedResult;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
@@ -126,9 +128,20 @@ final class Chapters {
         double error = growth.errorOfMass(c.id());
         Optional<GrownCover> tops = grown.flatMap(g ->
                 bench.flatMap(b -> c.blend().flatMap(m -> g.cover(c, b.own(m.rates()), mix.outlook(), error))));
+        SowResult sown = sow.of(c);
+        List<BloomClock> clocks = growth.clocks(c);
         EndResult ending = EndChapter.of(c, tops, growth.standSeen(c.id()), growth.errorOfForecast(c.id()));
         return new CoverResult(
-                c, bench, mix, sow.of(c), tops, ending, FeedChapter.credit(c, ending), growth.seen(c.id()));
+                c,
+                bench,
+                mix,
+                sown,
+                tops,
+                ending,
+                FeedChapter.credit(c, ending),
+                growth.seen(c.id()),
+                clocks,
+                new GrowChapter(plan, c, growth.winterStand(c), sown.seedbed(), clocks).verdicts());
     }
 
     private static List<Note> notes(
@@ -146,7 +159,7 @@ final class Chapters {
                 covers.stream().map(c -> judged(plan, c, growth, sow)).toList(),
                 TypedNumbers.of(plan.plan(), plan.context(), plan.knowledge()),
                 plan.windows().all(),
-                EnteredFacts.of(plan.context().field()),
+                EnteredFacts.of(plan.context().field(), plan.context().farm(), plan.knowledge()),
                 plan.timeline().passes(),
                 new Tilled(plan.crops(), plan.timeline().passes()).untilled(),
                 growth.ground()

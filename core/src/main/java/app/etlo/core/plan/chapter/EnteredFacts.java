@@ -1,17 +1,21 @@
 package app.etlo.core.plan.chapter;
 
 import app.etlo.core.advice.FieldFacts;
+import app.etlo.core.knowledge.Knowledge;
+import app.etlo.core.plan.document.Context.FarmEntry;
 import app.etlo.core.plan.document.FieldEntry;
 import app.etlo.core.plan.growth.MixBench;
 import app.etlo.core.quantity.Unit;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 
 /** What is entered of a field, as judgements look at it. */
 public final class EnteredFacts {
     private EnteredFacts() {}
 
-    static FieldFacts of(FieldEntry f) {
+    static FieldFacts of(FieldEntry f, FarmEntry farm, Knowledge knowledge) {
         return new FieldFacts(
                 f.weeds().orElse(List.of()).stream()
                         .map(w -> new FieldFacts.Weed(
@@ -21,7 +25,7 @@ public final class EnteredFacts {
                                 w.underControl().orElse(false)))
                         .toList(),
                 f.residuals().orElse(List.of()).stream()
-                        .map(r -> new FieldFacts.Residual(r.activeIngredient(), r.appliedOn(), r.intervalMonths()))
+                        .map(r -> MixBench.residual(f, r))
                         .toList(),
                 f.residuals().isPresent(),
                 f.soilTests().orElse(List.of()).stream()
@@ -34,6 +38,24 @@ public final class EnteredFacts {
                         .map(p -> new FieldFacts.Pest(p.name(), p.year()))
                         .toList(),
                 f.panDepth().map(q -> q.in(Unit.CENTIMETRE)),
-                f.penetrometer().map(q -> q.in(Unit.MEGAPASCAL)));
+                f.penetrometer().map(q -> q.in(Unit.MEGAPASCAL)),
+                f.history().orElse(List.of()).stream()
+                        .flatMap(p -> grown(p, knowledge).stream())
+                        .toList(),
+                farm.familyGapYears().orElse(Map.of()),
+                farm.experience());
+    }
+
+    /** A crop of the past by its id or name; empty where the library has none like it. */
+    private static Optional<FieldFacts.Grown> grown(FieldEntry.Past p, Knowledge knowledge) {
+        return knowledge.crops().all().stream()
+                .filter(c -> p.crop().equalsIgnoreCase(c.id()) || p.crop().equalsIgnoreCase(c.name()))
+                .findFirst()
+                .map(c -> new FieldFacts.Grown(p.year(), c.id(), c.name(), c.family()))
+                .or(() -> knowledge.species().all().stream()
+                        .filter(s ->
+                                p.crop().equalsIgnoreCase(s.id()) || p.crop().equalsIgnoreCase(s.name()))
+                        .findFirst()
+                        .map(s -> new FieldFacts.Grown(p.year(), s.id(), s.name(), s.family())));
     }
 }

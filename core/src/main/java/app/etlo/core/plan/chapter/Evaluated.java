@@ -9,6 +9,8 @@ import app.etlo.core.ground.GrownCrop;
 import app.etlo.core.ground.GrownRotation;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.mix.BloomClock;
+import app.etlo.core.mix.GrowVerdict;
 import app.etlo.core.mix.MixResult;
 import app.etlo.core.mix.SowResult;
 import app.etlo.core.nitrogen.CoverCredit;
@@ -94,6 +96,8 @@ public record Evaluated(
      * @param grow what stands of it when it ends, as simulated
      * @param credit of what stands of it, as typed or weighed
      * @param checks in the field, as weighed against the forecast
+     * @param clocks when its species flower and set seed
+     * @param verdicts of the checks, by check
      */
     public record CoverResult(
             CoverInTime inTime,
@@ -103,7 +107,9 @@ public record Evaluated(
             Optional<GrownCover> grow,
             EndResult ending,
             Optional<CoverCredit> credit,
-            List<FieldChecks.Seen> checks) {
+            List<FieldChecks.Seen> checks,
+            List<BloomClock> clocks,
+            Map<String, List<GrowVerdict>> verdicts) {
         public CoverEntry entry() {
             return inTime.entry();
         }

@@ -37,10 +37,7 @@ public final class MixUses {
      * @param fertiliser placed with the seed
      */
     static MixUse of(
-            PlanInTime plan,
-            CoverInTime cover,
-            Optional<SeedFertiliser> fertiliser,
-            Map<String, String> grownLegumes) {
+            PlanInTime plan, CoverInTime cover, Optional<SeedFertiliser> fertiliser, Map<String, String> grownLegumes) {
         FieldEntry field = plan.context().field();
         SowingMethod method = cover.sowing().method();
         boolean grazed = new PlanLookup(plan.plan())

@@ -3,8 +3,8 @@ package app.etlo.core.plan.chapter;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.SeedDepth;
 import app.etlo.core.mix.SeedPlaced;
-import app.etlo.core.mix.SeedbedVerdict;
 import app.etlo.core.mix.Seedbed;
+import app.etlo.core.mix.SeedbedVerdict;
 import app.etlo.core.mix.SowResult;
 import app.etlo.core.plan.document.FieldEntry;
 import app.etlo.core.plan.document.Operation;
@@ -57,8 +57,8 @@ final class SowChapter {
     SowResult of(CoverInTime c) {
         String id = "sow/" + c.id();
         Optional<Figure> days = c.window().flatMap(w -> offer.flatMap(o -> o.drillDays(w, id + "/drillDays")));
-        Optional<Seedbed> seedbed = c.sown()
-                .flatMap(d -> plan.years().map(y -> Seedbed.of(id, d, c.species(), y, growth.seedbedC(d))));
+        Optional<Seedbed> seedbed =
+                c.sown().flatMap(d -> plan.years().map(y -> Seedbed.of(id, d, c.species(), y, growth.seedbedC(d))));
         return new SowResult(
                 withSeedKgHa(c).map(q -> seedPlacedLimit(c)),
                 seedbed,
@@ -69,10 +69,7 @@ final class SowChapter {
                         .flatMap(Operation.Sow::sownAs)
                         .flatMap(a -> SownAs.area(c.id(), a, plan.area())),
                 GrownLegumes.of(plan, c),
-                plan.timeline()
-                        .sow(c.id())
-                        .flatMap(Operation.Sow::seedbedCheck)
-                        .map(k -> verdict(k, c, seedbed)));
+                plan.timeline().sow(c.id()).flatMap(Operation.Sow::seedbedCheck).map(k -> verdict(k, c, seedbed)));
     }
 
     private SeedbedVerdict verdict(SeedbedCheckEntry k, CoverInTime c, Optional<Seedbed> seedbed) {

@@ -36,6 +36,7 @@ public record Context(
     /**
      * @param currency ISO 4217 letters
      * @param schools the side it takes, by disputed question; none where it has not chosen
+     * @param experience with covers and no-till: beginner, intermediate or expert
      * @param familyGapYears years from one crop of a plant family to the next that it keeps, by family
      */
     public record FarmEntry(
@@ -44,7 +45,8 @@ public record Context(
             UnitSystem units,
             String currency,
             Optional<Map<String, String>> schools,
-            Optional<Map<String, Integer>> familyGapYears) {}
+            Optional<Map<String, Integer>> familyGapYears,
+            Optional<String> experience) {}
 
     /**
      * A lot of seed.

@@ -22,6 +22,7 @@ public final class ContextCheck {
             "somewhat poorly drained",
             "poorly drained");
 
+    private static final List<String> EXPERIENCE = List.of("beginner", "intermediate", "expert");
     private static final int MOST_PARTS = 20;
 
     private ContextCheck() {}
@@ -42,6 +43,7 @@ public final class ContextCheck {
                 check.problem("/schools", "'" + question + ": " + side + "' is no school of the library");
             }
         });
+        check.oneOf(farm.experience(), "/experience", EXPERIENCE);
         farm.familyGapYears().orElse(Map.of()).forEach((family, years) -> {
             if (knowledge.crops().all().stream().noneMatch(c -> c.family().equals(family))) {
                 check.problem("/familyGapYears", "no crop of the library is of the family '" + family + "'");

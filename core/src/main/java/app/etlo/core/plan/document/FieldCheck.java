@@ -2,10 +2,12 @@ package app.etlo.core.plan.document;
 
 import app.etlo.core.field.BoundaryReader;
 import app.etlo.core.field.BoundaryRefused;
+import app.etlo.core.knowledge.Group;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.quantity.Dimension;
 import app.etlo.core.quantity.Unit;
 import com.fasterxml.jackson.databind.JsonNode;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
@@ -34,7 +36,7 @@ public final class FieldCheck {
         FieldCheck c = new FieldCheck(field);
         c.place(knowledge);
         c.soil();
-        c.life();
+        c.life(knowledge);
         c.work();
         c.check.done();
     }
@@ -140,7 +142,7 @@ public final class FieldCheck {
         check.number(t.nitrateMgKg(), 0, 1000, at + "/nitrateMgKg");
     }
 
-    private void life() {
+    private void life(Knowledge knowledge) {
         List<FieldEntry.Weed> weeds = check.list(f.weeds(), "/weeds", MOST);
         for (int i = 0; i < weeds.size(); i++) {
             check.name(weeds.get(i).name(), "/weeds/" + i + "/name");
@@ -162,6 +164,25 @@ public final class FieldCheck {
             }
             check.date(Optional.ofNullable(r.appliedOn()), "/residuals/" + i + "/appliedOn");
             check.number(r.intervalMonths(), 0, 60, "/residuals/" + i + "/intervalMonths");
+        }
+        List<FieldEntry.ResidualInterval> intervals = check.list(f.residualIntervals(), "/residualIntervals", MOST);
+        for (int i = 0; i < intervals.size(); i++) {
+            FieldEntry.ResidualInterval r = intervals.get(i);
+            String at = "/residualIntervals/" + i;
+            if (residuals.stream()
+                    .noneMatch(h -> h.activeIngredient() != null
+                            && h.activeIngredient().equalsIgnoreCase(r.activeIngredient()))) {
+                check.problem(at + "/activeIngredient", "no herbicide of that name is entered above");
+            }
+            boolean known = FieldEntry.ResidualInterval.FEEDING.equals(r.of())
+                    || r.of() != null
+                            && (knowledge.species().find(r.of()).isPresent()
+                                    || knowledge.crops().find(r.of()).isPresent()
+                                    || Arrays.stream(Group.values()).anyMatch(g -> g.id().equals(r.of())));
+            if (!known) {
+                check.problem(at + "/of", "choose a species, a crop, a group, or feeding");
+            }
+            check.between(r.months(), 0, 60, at + "/months");
         }
     }
 

@@ -58,6 +58,7 @@ public record FieldEntry(
         Optional<Quantity> drillHaPerDay,
         Optional<List<Past>> history,
         Optional<List<Residual>> residuals,
+        Optional<List<ResidualInterval>> residualIntervals,
         Optional<String> noxiousList,
         Optional<List<SoilTest>> soilTests,
         Optional<List<Zone>> zones) {
@@ -112,6 +113,16 @@ public record FieldEntry(
      * @param intervalMonths the label's interval to the crop or cover in question
      */
     public record Residual(String activeIngredient, LocalDate appliedOn, Optional<Double> intervalMonths) {}
+
+    /**
+     * An interval on the label of a herbicide to one plant, a group of them, or feeding.
+     *
+     * @param activeIngredient of an entry of the history
+     * @param of a species, crop or functional group of the library, or {@code feeding} for grazing and cutting
+     */
+    public record ResidualInterval(String activeIngredient, String of, double months) {
+        public static final String FEEDING = "feeding";
+    }
 
     public record SoilTest(
             LocalDate date,

@@ -55,8 +55,9 @@ public final class LotSeed {
      * @param perKg what a kilogram costs in whole bags; the bag's price where empty
      */
     public static SeedLot part(LotEntry bag, LotEntry.PartEntry part, Optional<Quantity> perKg) {
-        double pure =
-                bag.parts().orElseThrow().stream().mapToDouble(LotEntry.PartEntry::percent).sum();
+        double pure = bag.parts().orElseThrow().stream()
+                .mapToDouble(LotEntry.PartEntry::percent)
+                .sum();
         return new SeedLot(
                 bag.id(),
                 part.species(),

@@ -112,6 +112,7 @@ public final class PlanCheck {
             c.quadrat().ifPresent(q -> quadrat(q, here + "/quadrat"));
             measures(c.plants(), here + "/plants", Dimension.COUNT_PER_AREA);
             measures(c.height(), here + "/height", Dimension.LENGTH);
+            measures(c.tillers(), here + "/tillers", Dimension.COUNT_PER_AREA);
             c.transect().ifPresent(t -> {
                 for (int k = 0; k < t.hits().size(); k++) {
                     if (t.hits().get(k) > t.points()) {
@@ -237,7 +238,8 @@ public final class PlanCheck {
             measures(a.stripWidth(), here + "/stripWidth", Dimension.LENGTH);
             measures(a.stripEvery(), here + "/stripEvery", Dimension.LENGTH);
             Optional<Double> every = metres(a.stripEvery());
-            if (every.isPresent() && metres(a.stripWidth()).filter(w -> w > every.get()).isPresent()) {
+            if (every.isPresent()
+                    && metres(a.stripWidth()).filter(w -> w > every.get()).isPresent()) {
                 problem(here + "/stripWidth/value", "a strip is no wider than from strip to strip");
             }
         }

@@ -39,6 +39,7 @@ public record PlanDocument(
     /**
      * A cash crop; its dates are its sow and harvest operations.
      *
+     * @param forSeed whether it is grown for seed
      * @param turnaroundDays from its harvest until the drill can go; none when absent
      */
     public record CropEntry(
@@ -46,7 +47,8 @@ public record PlanDocument(
             String crop,
             Optional<Quantity> yieldGoal,
             Optional<Integer> turnaroundDays,
-            Optional<NitrogenEntry> nitrogen) {}
+            Optional<NitrogenEntry> nitrogen,
+            Optional<Boolean> forSeed) {}
 
     /**
      * How the crop's nitrogen is computed.
@@ -85,6 +87,9 @@ public record PlanDocument(
      * @param species that alone was looked at; the whole cover when absent
      * @param stage as its word; it counts for one species
      * @param transect beads on lines laid over the ground, instead of a cover judged by eye
+     * @param tillers or shoots, on an area
+     * @param patchesPercent of the field where the stand failed
+     * @param evidence what is found in the ground where plants are missing, as its word
      */
     public record CheckEntry(
             String id,
@@ -96,7 +101,10 @@ public record PlanDocument(
             Optional<String> nodules,
             Optional<String> species,
             Optional<String> stage,
-            Optional<TransectEntry> transect) {}
+            Optional<TransectEntry> transect,
+            Optional<Quantity> tillers,
+            Optional<Double> patchesPercent,
+            Optional<String> evidence) {}
 
     /**
      * @param points beads or marks on a line

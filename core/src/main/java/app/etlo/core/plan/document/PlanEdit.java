@@ -89,7 +89,8 @@ public final class PlanEdit {
     public static PlanDocument exchanged(PlanDocument p, String cropId, String crop) {
         List<CropEntry> crops = p.crops().stream()
                 .map(c -> c.id().equals(cropId)
-                        ? new CropEntry(c.id(), crop, Optional.empty(), c.turnaroundDays(), Optional.empty())
+                        ? new CropEntry(
+                                c.id(), crop, Optional.empty(), c.turnaroundDays(), Optional.empty(), c.forSeed())
                         : c)
                 .toList();
         return with(p, crops, p.covers(), p.operations());
@@ -131,8 +132,8 @@ public final class PlanEdit {
         List<Operation> operations = new ArrayList<>(p.operations());
         String mark = "-" + (p.crops().size() + p.operations().size());
         p.crops()
-                .forEach(c -> crops.add(
-                        new CropEntry(c.id() + mark, c.crop(), c.yieldGoal(), c.turnaroundDays(), c.nitrogen())));
+                .forEach(c -> crops.add(new CropEntry(
+                        c.id() + mark, c.crop(), c.yieldGoal(), c.turnaroundDays(), c.nitrogen(), c.forSeed())));
         p.covers()
                 .forEach(c -> covers.add(new CoverEntry(
                         c.id() + mark,

@@ -1,5 +1,6 @@
 package app.etlo.core.plan.growth;
 
+import app.etlo.core.field.Residual;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.Finding;
@@ -26,6 +27,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** What a cover's mix is judged with: its season, the forecast for it, and its place in the plan. */
 public record MixBench(MixForecast forecast, MixPlace place) {
@@ -74,12 +76,22 @@ public record MixBench(MixForecast forecast, MixPlace place) {
                         .map(p -> new MixPlace.Programme(p.name(), names(p.allowedSpecies())))
                         .toList(),
                 field.residuals().orElse(List.of()).stream()
-                        .map(r -> new MixPlace.Residual(
-                                r.activeIngredient(),
-                                r.intervalMonths().map(m -> r.appliedOn().plusDays(Math.round(m * 30.44)))))
+                        .map(r -> residual(field, r))
                         .toList(),
                 names(field.noxiousList()),
                 cover.entry().aims().orElse(List.of()));
+    }
+
+    /** A herbicide with its intervals to single plants and groups. */
+    public static Residual residual(FieldEntry f, FieldEntry.Residual r) {
+        return new Residual(
+                r.activeIngredient(),
+                r.appliedOn(),
+                r.intervalMonths(),
+                f.residualIntervals().orElse(List.of()).stream()
+                        .filter(i -> i.activeIngredient().equalsIgnoreCase(r.activeIngredient()))
+                        .collect(Collectors.toMap(
+                                FieldEntry.ResidualInterval::of, FieldEntry.ResidualInterval::months, Math::max)));
     }
 
     /** The newest test of pH, else what is entered of the field. */

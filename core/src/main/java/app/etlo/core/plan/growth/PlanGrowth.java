@@ -13,8 +13,10 @@ import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.ground.GroundWeather;
 import app.etlo.core.ground.WinterStand;
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.mix.BloomClock;
 import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.mix.MixSeason;
+import app.etlo.core.mix.Prospect;
 import app.etlo.core.mix.SeasonGrowth;
 import app.etlo.core.plan.document.PlanDocument.StandEntry;
 import app.etlo.core.plan.timeline.CoverInTime;
@@ -41,6 +43,7 @@ import java.util.stream.Stream;
 
 /** Grows a plan: its ground over the weather years, brought nearer to field checks, and what each cover's mix comes to in it. */
 public final class PlanGrowth implements RootZone {
+    private static final double BLOOM = 1;
     private static final String TRIED = "tried";
     /** Runs in which a stand that winter ends is brought to what was said of it, and how near is near enough. */
     private static final int MOST_ROUNDS = 8;
@@ -408,6 +411,54 @@ public final class PlanGrowth implements RootZone {
                                                         * (1
                                                                 - g.band(r, OfGround.RESIDUE_COVER)
                                                                         .middle())))));
+    }
+
+    /** When the species of a cover flower and set seed, in its own order; empty without a simulation. */
+    public List<BloomClock> clocks(CoverInTime cover) {
+        return simulated(cover)
+                .map(g -> cover.species().stream()
+                        .filter(s -> g.has(cover.id(), s.id()))
+                        .map(s -> clock(g, cover, s))
+                        .toList())
+                .orElse(List.of());
+    }
+
+    private static BloomClock clock(PlanGround g, CoverInTime cover, Species s) {
+        int plant = g.plant(cover.id(), s.id());
+        List<LocalDate> bloom = reached(g, cover, plant, BLOOM);
+        List<LocalDate> seed = reached(g, cover, plant, Prospect.VIABLE_SEED);
+        return new BloomClock(
+                s,
+                span(bloom, g),
+                span(seed, g),
+                bloom.size(),
+                seed.size(),
+                g.course().members());
+    }
+
+    /** The first day of each year on which a stage is reached before the end, in order. */
+    private static List<LocalDate> reached(PlanGround g, CoverInTime cover, int plant, double stage) {
+        int first = g.before(cover.sown().orElseThrow().plusDays(1));
+        int last = cover.end()
+                .map(e -> e.date())
+                .filter(g::covers)
+                .map(g::before)
+                .orElse(g.course().records() - 1);
+        return IntStream.range(0, g.course().members())
+                .mapToObj(y -> IntStream.rangeClosed(first, last)
+                        .filter(r -> g.course().plant(r, plant, OfPlant.REACHED_STAGE, y) >= stage)
+                        .mapToObj(r -> g.from().plusDays(g.course().recordedDay(r)))
+                        .findFirst())
+                .flatMap(Optional::stream)
+                .sorted()
+                .toList();
+    }
+
+    private static Optional<BloomClock.Span> span(List<LocalDate> days, PlanGround g) {
+        int n = days.size();
+        return n * 10 < g.course().members()
+                ? Optional.empty()
+                : Optional.of(new BloomClock.Span(days.get(n / 10), days.get(n / 2), days.get(n - 1 - n / 10)));
     }
 
     private Optional<PlanGround> simulated(CoverInTime cover) {

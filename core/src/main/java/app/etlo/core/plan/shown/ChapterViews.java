@@ -1,6 +1,8 @@
 package app.etlo.core.plan.shown;
 
 import app.etlo.core.knowledge.Group;
+import app.etlo.core.mix.BloomClock;
+import app.etlo.core.mix.GrowVerdict;
 import app.etlo.core.plan.shown.Evaluation.FigureView;
 import app.etlo.core.rotation.WindowKind;
 import java.time.LocalDate;
@@ -148,11 +150,7 @@ public final class ChapterViews {
      * @param grown what the field grew of the group lately
      */
     public record InoculantView(
-            String group,
-            List<String> species,
-            FigureView amount,
-            Optional<FigureView> cost,
-            Optional<String> grown) {}
+            String group, List<String> species, FigureView amount, Optional<FigureView> cost, Optional<String> grown) {}
 
     /** Latest useful sowing of one species: the last day from which 5, 8 and 9 years in 10 reach a useful stand. */
     public record LatestView(
@@ -179,7 +177,10 @@ public final class ChapterViews {
 
     /** What grows, as simulated; covers and crops by id. */
     public record GrowView(
-            Map<String, GrownCoverView> covers, Map<String, GrownCropView> crops, GrownRotationView rotation) {}
+            Map<String, GrowStepView> steps,
+            Map<String, GrownCoverView> covers,
+            Map<String, GrownCropView> crops,
+            GrownRotationView rotation) {}
 
     /** What stands of a cover when it ends. */
     public record GrownCoverView(
@@ -229,6 +230,24 @@ public final class ChapterViews {
      * @param factor on growth, where there is one
      */
     public record CheckView(String id, LocalDate on, String said, Optional<FigureView> factor) {}
+
+    /**
+     * The step Grow of a cover.
+     *
+     * @param clocks when its species flower and set seed
+     * @param verdicts of the field checks, by check
+     */
+    public record GrowStepView(List<ClockView> clocks, Map<String, List<GrowVerdict>> verdicts) {}
+
+    /** Days in words of the farm; empty where fewer than one year in ten comes so far before the end. */
+    public record ClockView(
+            String species,
+            String name,
+            Optional<BloomClock.Span> blooms,
+            Optional<BloomClock.Span> seeds,
+            int bloomYears,
+            int seedYears,
+            int years) {}
 
     /**
      * A crop's passes.

@@ -3,6 +3,7 @@ package app.etlo.core.plan.shown;
 import app.etlo.core.ground.GrownCrop;
 import app.etlo.core.knowledge.School;
 import app.etlo.core.mix.Blend;
+import app.etlo.core.mix.GrowVerdict;
 import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.mix.MixResult;
 import app.etlo.core.mix.MixSchool;
@@ -19,11 +20,13 @@ import app.etlo.core.plan.chapter.Evaluated.CropResult;
 import app.etlo.core.plan.shown.ChapterViews.AssumedFeedingView;
 import app.etlo.core.plan.shown.ChapterViews.BoxView;
 import app.etlo.core.plan.shown.ChapterViews.CheckView;
+import app.etlo.core.plan.shown.ChapterViews.ClockView;
 import app.etlo.core.plan.shown.ChapterViews.DeliveryView;
 import app.etlo.core.plan.shown.ChapterViews.EndChapterView;
 import app.etlo.core.plan.shown.ChapterViews.FeedChapterView;
 import app.etlo.core.plan.shown.ChapterViews.FieldView;
 import app.etlo.core.plan.shown.ChapterViews.FullRateView;
+import app.etlo.core.plan.shown.ChapterViews.GrowStepView;
 import app.etlo.core.plan.shown.ChapterViews.GrowView;
 import app.etlo.core.plan.shown.ChapterViews.GrownCoverView;
 import app.etlo.core.plan.shown.ChapterViews.GrownCropView;
@@ -36,10 +39,10 @@ import app.etlo.core.plan.shown.ChapterViews.PlantChapterView;
 import app.etlo.core.plan.shown.ChapterViews.RateView;
 import app.etlo.core.plan.shown.ChapterViews.SchoolView;
 import app.etlo.core.plan.shown.ChapterViews.SideView;
-import app.etlo.core.plan.shown.ChapterViews.VerdictView;
 import app.etlo.core.plan.shown.ChapterViews.SowChapterView;
 import app.etlo.core.plan.shown.ChapterViews.StandForecastView;
 import app.etlo.core.plan.shown.ChapterViews.SumView;
+import app.etlo.core.plan.shown.ChapterViews.VerdictView;
 import app.etlo.core.plan.shown.ChapterViews.WindowView;
 import app.etlo.core.plan.shown.Evaluation.FigureView;
 import app.etlo.core.quantity.Said;
@@ -253,6 +256,35 @@ public final class ChapterWriter {
                                 v.reasons().stream().map(e::said).toList())));
     }
 
+    private GrowStepView step(CoverResult c) {
+        Map<String, List<GrowVerdict>> verdicts = new LinkedHashMap<>();
+        c.verdicts()
+                .forEach((id, all) ->
+                        verdicts.put(id, all.stream().map(this::said).toList()));
+        return new GrowStepView(
+                c.clocks().stream()
+                        .map(k -> new ClockView(
+                                k.species().id(),
+                                k.species().name(),
+                                k.blooms(),
+                                k.seeds(),
+                                k.bloomYears(),
+                                k.seedYears(),
+                                k.years()))
+                        .toList(),
+                verdicts);
+    }
+
+    private GrowVerdict said(GrowVerdict v) {
+        return new GrowVerdict(
+                v.about(),
+                v.word(),
+                e.said(v.said()),
+                v.causes().stream().map(e::said).toList(),
+                v.next(),
+                v.toDo());
+    }
+
     GrowView grow() {
         Map<String, GrownCoverView> covers = new LinkedHashMap<>();
         e.covers()
@@ -267,6 +299,7 @@ public final class ChapterWriter {
                                         view(g.residueCover())))));
         var r = e.rotation();
         return new GrowView(
+                covers(this::step),
                 covers,
                 crops(c -> grown(c.grow())),
                 new GrownRotationView(

@@ -3,8 +3,8 @@ package app.etlo.core.plan.timeline;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.mix.Component;
 import app.etlo.core.mix.SeedLot;
-import app.etlo.core.mix.SownZone;
 import app.etlo.core.mix.Sowing;
+import app.etlo.core.mix.SownZone;
 import app.etlo.core.plan.document.Context;
 import app.etlo.core.plan.document.Context.LotEntry;
 import app.etlo.core.plan.document.Context.LotEntry.PartEntry;
@@ -36,9 +36,10 @@ final class BagParts {
      * @param topUps species that are named beside the bag; one that is in the bag too is sown as much more of it
      */
     List<Component> with(String prefix, MixEntry mix, List<Component> topUps) {
-        Optional<LotEntry> bag = mix.bag().flatMap(b -> context.lots().stream()
-                .filter(l -> l.id().equals(b.lotId()) && l.isBag())
-                .findFirst());
+        Optional<LotEntry> bag = mix.bag()
+                .flatMap(b -> context.lots().stream()
+                        .filter(l -> l.id().equals(b.lotId()) && l.isBag())
+                        .findFirst());
         if (bag.isEmpty()) {
             return topUps;
         }
@@ -63,7 +64,8 @@ final class BagParts {
                     SownZone.whole(prefix)));
         }
         Stream<Component> others = topUps.stream()
-                .filter(c -> all.stream().noneMatch(a -> a.species().id().equals(c.species().id())));
+                .filter(c -> all.stream()
+                        .noneMatch(a -> a.species().id().equals(c.species().id())));
         return Stream.concat(all.stream(), others).toList();
     }
 
@@ -71,7 +73,9 @@ final class BagParts {
         return c.rate()
                 .map(r -> r.in(Unit.KG_PER_HA))
                 .or(() -> c.seeds()
-                        .map(n -> n.in(Unit.PER_M2) * 1e4 / c.species().seedsPerKg().middle()))
+                        .map(n -> n.in(Unit.PER_M2)
+                                * 1e4
+                                / c.species().seedsPerKg().middle()))
                 .orElseGet(() -> c.share().orElse(0.0)
                         * sowing.sownFor().fullRateKgHa(c.species()).middle());
     }

@@ -148,7 +148,8 @@ final class CoversInTime {
                                 Unit.HECTARE,
                                 Origin.ENTERED,
                                 "typed for this sowing"))
-                        .or(() -> p.sownAs().flatMap(a -> SownAs.area(entry.id(), a, area))
+                        .or(() -> p.sownAs()
+                                .flatMap(a -> SownAs.area(entry.id(), a, area))
                                 .map(f -> Input.figure("area", f)))
                         .orElseGet(() -> Input.figure("area", area, Unit.HECTARE)),
                 entry.mix().flatMap(MixEntry::wastePercent).orElse(USUAL_WASTE_PERCENT) / 100,

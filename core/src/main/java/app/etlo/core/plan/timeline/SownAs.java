@@ -12,8 +12,8 @@ import java.util.Optional;
 /** The area that is sown where it is not the whole field: field area is not sown area. */
 public final class SownAs {
     private static final Source GEOMETRY = Source.identity("geometry; 10,000 m2 are a hectare");
-    private static final Formula BASINS =
-            Formula.of("Area of tree basins", "number * 3.14159265 * radius * radius / 10000", GEOMETRY, "number", "radius");
+    private static final Formula BASINS = Formula.of(
+            "Area of tree basins", "number * 3.14159265 * radius * radius / 10000", GEOMETRY, "number", "radius");
     private static final Formula STRIPS =
             Formula.of("Area of strips", "field * width / every", GEOMETRY, "field", "width", "every");
     private static final Formula ROWS = Formula.of(

@@ -80,7 +80,8 @@ public final class Timeline {
                         sown(c.id()),
                         harvested(c.id()),
                         c.turnaroundDays().orElse(0),
-                        c.yieldGoal()))
+                        c.yieldGoal(),
+                        c.forSeed().orElse(false)))
                 .sorted(Comparator.comparing(c -> c.planted().or(c::harvested).orElse(LocalDate.MAX)))
                 .toList();
     }

@@ -33,7 +33,8 @@ class SeedOrdersTest {
                 Optional.ofNullable(lot),
                 kg,
                 day.map(d -> d.plusDays(14)),
-                day);
+                day,
+                Optional.empty());
     }
 
     private static LotEntry lot(String species, String name, double stockKg) {
@@ -89,8 +90,8 @@ class SeedOrdersTest {
                 .contains("species,lb,")
                 .contains(",27.2,");
         assertThat(SeedOrders.write(orders, UnitSystem.METRIC))
-                .isEqualTo("supplier,week,needed by,species,kg,bags,fields\r\n"
-                        + "no supplier named,2026-W53,2026-12-30,cereal-rye,12.3,,1\r\n");
+                .isEqualTo("supplier,week,needed by,species,kg,bags,fields,stopped\r\n"
+                        + "no supplier named,2026-W53,2026-12-30,cereal-rye,12.3,,1,\r\n");
     }
 
     @Property(tries = 200)

@@ -62,7 +62,8 @@ class PlanLawsTest {
             Optional<Quantity> goal = r.nextInt(4) == 0
                     ? Optional.empty()
                     : Optional.of(new Quantity(r.nextDouble() * 12, r.nextBoolean() ? Unit.T_PER_HA : Unit.TON_PER_AC));
-            cropEntries.add(new CropEntry("c" + i, crop.id(), goal, Optional.empty(), Optional.empty()));
+            cropEntries.add(
+                    new CropEntry("c" + i, crop.id(), goal, Optional.empty(), Optional.empty(), Optional.empty()));
             dated(operations, r, "sow", "c" + i);
             dated(operations, r, "harvest", "c" + i);
             if (r.nextBoolean()) {

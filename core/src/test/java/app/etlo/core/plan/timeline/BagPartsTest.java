@@ -20,10 +20,11 @@ import org.junit.jupiter.api.Test;
 
 /** A ready-made bag is one lot of several species: judged, topped up and priced like any mix. What is sown is not always the field. */
 class BagPartsTest {
-    private static final String BAG = "{\"id\":\"b1\",\"species\":\"cereal-rye\",\"label\":\"Ready 1\",\"purityPercent\":95,"
-            + "\"germinationPercent\":90,\"price\":{\"value\":2,\"unit\":\"¤/kg\"},\"bagSize\":{\"value\":25,\"unit\":\"kg\"},"
-            + "\"parts\":[{\"species\":\"cereal-rye\",\"percent\":70,\"germinationPercent\":90},"
-            + "{\"species\":\"hairy-vetch\",\"percent\":25,\"germinationPercent\":80,\"hardSeedPercent\":10}]}";
+    private static final String BAG =
+            "{\"id\":\"b1\",\"species\":\"cereal-rye\",\"label\":\"Ready 1\",\"purityPercent\":95,"
+                    + "\"germinationPercent\":90,\"price\":{\"value\":2,\"unit\":\"¤/kg\"},\"bagSize\":{\"value\":25,\"unit\":\"kg\"},"
+                    + "\"parts\":[{\"species\":\"cereal-rye\",\"percent\":70,\"germinationPercent\":90},"
+                    + "{\"species\":\"hairy-vetch\",\"percent\":25,\"germinationPercent\":80,\"hardSeedPercent\":10}]}";
 
     private static final Evaluated PLAN = FieldPlans.of()
             .field("\"texture\":\"loam\"")
@@ -100,7 +101,9 @@ class BagPartsTest {
         // 400 basins of 1.5 m radius: 400 x 7.07 m2 = 0.283 ha
         assertThat(area("\"sownAs\":{\"basinRadius\":{\"value\":1.5,\"unit\":\"m\"},\"basins\":400}"))
                 .isCloseTo(0.2827, within(1e-4));
-        assertThat(area("\"sownAs\":{\"stripWidth\":{\"value\":2,\"unit\":\"m\"},\"stripEvery\":{\"value\":5,\"unit\":\"m\"}}"))
+        assertThat(
+                        area(
+                                "\"sownAs\":{\"stripWidth\":{\"value\":2,\"unit\":\"m\"},\"stripEvery\":{\"value\":5,\"unit\":\"m\"}}"))
                 .isCloseTo(8, within(1e-9));
         assertThat(area("\"sownAs\":{\"rowsSown\":2,\"rowsBlocked\":1}")).isCloseTo(20 * 2 / 3.0, within(1e-9));
         // half said is nothing said

@@ -1,0 +1,27 @@
+package app.etlo.core.knowledge;
+
+import app.etlo.core.quantity.Band;
+import app.etlo.core.working.Source;
+
+/**
+ * A way of sowing a cover, with its time: what it costs and what it needs.
+ *
+ * @param method the sowing method it is
+ * @param rakedFirst whether volunteers are raked up and killed before
+ * @param daysLater than at once behind the harvest; before it where below 0
+ * @param costPerHa of its passes, library money
+ * @param machine kind that is needed; {@code none} for hands, {@code aircraft} for one that is hired
+ * @param emergesPercent of the live seed, as published for it
+ */
+public record SowingWay(
+        String id,
+        String name,
+        String method,
+        boolean rakedFirst,
+        int daysLater,
+        Band costPerHa,
+        double haPerDay,
+        String machine,
+        int people,
+        Band emergesPercent,
+        Source source) {}
