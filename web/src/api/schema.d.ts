@@ -84,6 +84,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/covers/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ways"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dossiers": {
         parameters: {
             query?: never;
@@ -1363,6 +1379,10 @@ export interface components {
             /** Format: date */
             on: string;
         };
+        BagEntry: {
+            lotId: string;
+            rate: components["schemas"]["Quantity"];
+        };
         BindingView: {
             buys: string;
             words: string;
@@ -1440,6 +1460,11 @@ export interface components {
             score: number;
             species: string;
         };
+        Card: {
+            box: string;
+            coverId: string;
+            planId: string;
+        };
         CatchResult: {
             /** Format: double */
             change?: number;
@@ -1455,6 +1480,7 @@ export interface components {
             unit: string;
         };
         CatchTest: {
+            card?: components["schemas"]["Card"];
             kind: string;
             machine: string;
             material: string;
@@ -1502,15 +1528,19 @@ export interface components {
         CheckEntry: {
             /** Format: double */
             coverPercent?: number;
+            evidence?: string;
             height?: components["schemas"]["Quantity"];
             id: string;
             nodules?: string;
             /** Format: date */
             on: string;
+            /** Format: double */
+            patchesPercent?: number;
             plants?: components["schemas"]["Quantity"];
             quadrat?: components["schemas"]["QuadratEntry"];
             species?: string;
             stage?: string;
+            tillers?: components["schemas"]["Quantity"];
             transect?: components["schemas"]["TransectEntry"];
         };
         CheckView: {
@@ -1549,6 +1579,18 @@ export interface components {
             recordedTo: string;
             soilWords: string;
             temperatureUnit: string;
+            /** Format: int32 */
+            years: number;
+        };
+        ClockView: {
+            /** Format: int32 */
+            bloomYears: number;
+            blooms?: components["schemas"]["Span"];
+            name: string;
+            /** Format: int32 */
+            seedYears: number;
+            seeds?: components["schemas"]["Span"];
+            species: string;
             /** Format: int32 */
             years: number;
         };
@@ -1676,6 +1718,7 @@ export interface components {
         };
         CropEntry: {
             crop: string;
+            forSeed?: boolean;
             id: string;
             nitrogen?: components["schemas"]["NitrogenEntry"];
             /** Format: int32 */
@@ -1762,7 +1805,7 @@ export interface components {
             /** Format: date */
             by: string;
             /** @enum {string} */
-            step: "field" | "aims" | "rotation" | "mix" | "sow" | "end" | "plant" | "feed";
+            step: "field" | "aims" | "rotation" | "mix" | "sow" | "grow" | "end" | "plant" | "feed";
             subject: string;
             what: string;
         };
@@ -1864,6 +1907,7 @@ export interface components {
         };
         FarmEntry: {
             currency: string;
+            experience?: string;
             familyGapYears?: {
                 [key: string]: number;
             };
@@ -1939,6 +1983,7 @@ export interface components {
             ph?: number;
             point?: components["schemas"]["Point"];
             programmes?: components["schemas"]["Programme"][];
+            residualIntervals?: components["schemas"]["ResidualInterval"][];
             residuals?: components["schemas"]["Residual"][];
             rootingLimit?: components["schemas"]["Quantity"];
             slopeLength?: components["schemas"]["Quantity"];
@@ -2094,6 +2139,21 @@ export interface components {
             residueLowKgHa: number[];
             waterPercent: number[][];
         };
+        GrowStepView: {
+            clocks: components["schemas"]["ClockView"][];
+            verdicts: {
+                [key: string]: components["schemas"]["GrowVerdict"][];
+            };
+        };
+        GrowVerdict: {
+            about: string;
+            causes: string[];
+            /** Format: date */
+            next?: string;
+            said: string;
+            toDo?: string;
+            word: string;
+        };
         GrowView: {
             covers: {
                 [key: string]: components["schemas"]["GrownCoverView"];
@@ -2102,6 +2162,9 @@ export interface components {
                 [key: string]: components["schemas"]["GrownCropView"];
             };
             rotation: components["schemas"]["GrownRotationView"];
+            steps: {
+                [key: string]: components["schemas"]["GrowStepView"];
+            };
         };
         Growing: {
             /** Format: double */
@@ -2200,9 +2263,19 @@ export interface components {
             kept: string[];
             planId: string;
         };
+        InoculantEntry: {
+            dose?: components["schemas"]["Quantity"];
+            group: string;
+            notNeeded?: boolean;
+            price?: components["schemas"]["Quantity"];
+            /** Format: date */
+            useBy?: string;
+        };
         InoculantView: {
             amount: components["schemas"]["FigureView"];
+            cost?: components["schemas"]["FigureView"];
             group: string;
+            grown?: string;
             species: string[];
         };
         InputView: {
@@ -2288,11 +2361,11 @@ export interface components {
         };
         KindView: {
             /** @enum {string} */
-            delivers: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
+            delivers: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
             id: string;
             measures: components["schemas"]["MeasureView"][];
             name: string;
-            units: ("ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR")[];
+            units: ("ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR")[];
         };
         KnowledgeView: {
             aims: components["schemas"]["Aim"][];
@@ -2380,16 +2453,22 @@ export interface components {
             hardSeedPercent?: number;
             hardiness?: string;
             id: string;
+            /** Format: date */
+            inoculantUseBy?: string;
             inoculated?: boolean;
             label: string;
+            /** Format: double */
+            moisturePercent?: number;
             noxious?: string;
             ownGrown?: boolean;
+            parts?: components["schemas"]["PartEntry"][];
             price?: components["schemas"]["Quantity"];
             /** Format: double */
             purityPercent: number;
             seedCount?: components["schemas"]["Quantity"];
             species: string;
             stock?: components["schemas"]["Quantity"];
+            storedAt?: components["schemas"]["Quantity"];
             supplier?: string;
             /** Format: date */
             testedOn?: string;
@@ -2413,12 +2492,12 @@ export interface components {
             name: string;
             symbol: string;
             /** @enum {string} */
-            unit?: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
-            units: ("ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR")[];
+            unit?: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
+            units: ("ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR")[];
         };
         Measured: {
             /** @enum {string} */
-            unit?: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
+            unit?: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
             /** Format: double */
             value: number;
         };
@@ -2469,6 +2548,7 @@ export interface components {
             thinks: number;
         };
         MixEntry: {
+            bag?: components["schemas"]["BagEntry"];
             components: components["schemas"]["ComponentEntry"][];
             method: string;
             /** Format: double */
@@ -2575,7 +2655,7 @@ export interface components {
             /** Format: date */
             date: string;
             /** @enum {string} */
-            step: "field" | "aims" | "rotation" | "mix" | "sow" | "end" | "plant" | "feed";
+            step: "field" | "aims" | "rotation" | "mix" | "sow" | "grow" | "end" | "plant" | "feed";
             what: string;
         };
         NitrogenEntry: {
@@ -2600,7 +2680,7 @@ export interface components {
             /** @enum {string} */
             status: "seen" | "identity" | "from memory" | "own" | "common practice";
             /** @enum {string} */
-            step: "field" | "aims" | "rotation" | "mix" | "sow" | "end" | "plant" | "feed";
+            step: "field" | "aims" | "rotation" | "mix" | "sow" | "grow" | "end" | "plant" | "feed";
             subject: string;
             text: string;
             /** @enum {string} */
@@ -2627,6 +2707,7 @@ export interface components {
             neededBy?: string;
             species: string;
             speciesName: string;
+            stopped?: string;
             supplier: string;
             week?: string;
         };
@@ -2659,6 +2740,15 @@ export interface components {
         OverlapView: {
             overlaps: string[];
             overridable: boolean;
+        };
+        PartEntry: {
+            /** Format: double */
+            germinationPercent: number;
+            /** Format: double */
+            hardSeedPercent?: number;
+            /** Format: double */
+            percent: number;
+            species: string;
         };
         PartView: {
             courseCm: number[];
@@ -2864,7 +2954,7 @@ export interface components {
         };
         Quantity: {
             /** @enum {string} */
-            unit: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "L" | "gal" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "L/ha" | "gal/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
+            unit: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
             /** Format: double */
             value: number;
         };
@@ -2978,6 +3068,12 @@ export interface components {
             /** Format: double */
             intervalMonths?: number;
         };
+        ResidualInterval: {
+            activeIngredient: string;
+            /** Format: double */
+            months: number;
+            of: string;
+        };
         ResidueView: {
             figureId: string;
             /** Format: date */
@@ -3057,6 +3153,7 @@ export interface components {
             sown?: string;
             species: string;
             speciesName: string;
+            stopped?: string;
         };
         SeedView: {
             needs: components["schemas"]["NeedView"][];
@@ -3064,6 +3161,14 @@ export interface components {
             /** Format: int32 */
             pending: number;
             stock: components["schemas"]["StockView"][];
+        };
+        SeedbedCheckEntry: {
+            heelSinks?: components["schemas"]["Quantity"];
+            level?: boolean;
+            moistFrom?: components["schemas"]["Quantity"];
+            /** Format: date */
+            on: string;
+            weeds?: components["schemas"]["Quantity"];
         };
         SensitivityView: {
             because: string;
@@ -3205,6 +3310,7 @@ export interface components {
             catchWidth?: components["schemas"]["Quantity"];
             depth?: components["schemas"]["Quantity"];
             id: string;
+            inoculants?: components["schemas"]["InoculantEntry"][];
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -3219,10 +3325,13 @@ export interface components {
             rows?: components["schemas"]["RowsEntry"];
             /** Format: double */
             seedbed?: number;
+            seedbedCheck?: components["schemas"]["SeedbedCheckEntry"];
             /** Format: int32 */
             seq?: number;
             smallBox?: components["schemas"]["Quantity"];
+            soaked?: boolean;
             sownArea?: components["schemas"]["Quantity"];
+            sownAs?: components["schemas"]["SownAsEntry"];
             speed?: components["schemas"]["Quantity"];
             subject?: string;
             tool?: string;
@@ -3238,6 +3347,27 @@ export interface components {
             drillDays?: components["schemas"]["FigureView"];
             dryPercent?: components["schemas"]["FigureView"];
             seedPlacedLimit?: components["schemas"]["FigureView"];
+            seedbed?: components["schemas"]["VerdictView"];
+            sownArea?: components["schemas"]["FigureView"];
+        };
+        SownAsEntry: {
+            basinRadius?: components["schemas"]["Quantity"];
+            /** Format: int32 */
+            basins?: number;
+            /** Format: int32 */
+            rowsBlocked?: number;
+            /** Format: int32 */
+            rowsSown?: number;
+            stripEvery?: components["schemas"]["Quantity"];
+            stripWidth?: components["schemas"]["Quantity"];
+        };
+        Span: {
+            /** Format: date */
+            early: string;
+            /** Format: date */
+            late: string;
+            /** Format: date */
+            middle: string;
         };
         SpeciesChoice: {
             botanical: string;
@@ -3367,6 +3497,38 @@ export interface components {
             text: string;
             /** Format: double */
             value: number;
+        };
+        VerdictView: {
+            act: string;
+            flushes: string[];
+            reasons: string[];
+        };
+        WayView: {
+            days: string;
+            emerges: string;
+            hasMachine: boolean;
+            id: string;
+            impossible?: string;
+            lostPerDay?: string;
+            machine: string;
+            method: string;
+            name: string;
+            /** Format: date */
+            on: string;
+            passCost: string;
+            per1000?: string;
+            planned: boolean;
+            plants: string;
+            seedCost: string;
+            tops?: components["schemas"]["FigureView"];
+        };
+        WaysView: {
+            /** Format: date */
+            atOnce: string;
+            costNote: string;
+            moneyUnit: string;
+            plantUnit: string;
+            ways: components["schemas"]["WayView"][];
         };
         WeatherReport: {
             /** @enum {string} */
@@ -3668,6 +3830,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CoverLatest"];
+                };
+            };
+        };
+    };
+    ways: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoverRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaysView"];
                 };
             };
         };

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 
-import type { Schemas } from '../api/client';
+import type { Lot, Schemas } from '../api/client';
 import { useOpenPlan } from '../plan/context';
 import { setCover } from '../plan/edit';
 import { Check } from '../ui/Check';
@@ -24,14 +24,17 @@ const ZONES_US: Mix['zones'] = {
 export function BlendControls({
   cover,
   mix,
+  lots,
   change,
 }: {
+  lots: Lot[];
   cover: Schemas['CoverEntry'];
   mix: Mix;
   change: (edit: (m: Mix) => Mix) => void;
 }) {
   const { session, state, knowledge, us } = useOpenPlan();
   const [next, setNext] = useState('');
+  const bags = lots.filter((l) => (l.parts?.length ?? 0) > 0);
   return (
     <div className="flex flex-wrap items-end gap-4">
       <SelectField
@@ -83,6 +86,39 @@ export function BlendControls({
             )}
           />
         </>
+      )}
+      {(bags.length > 0 || mix.bag) && (
+        <SelectField
+          label="Ready-made bag"
+          value={mix.bag?.lotId ?? ''}
+          empty="none"
+          options={bags.map((l) => ({ id: l.id, name: l.label }))}
+          onChange={(lotId) =>
+            change((m) =>
+              tidy({
+                ...m,
+                bag: lotId
+                  ? {
+                      lotId,
+                      rate: m.bag?.rate ?? {
+                        value: us ? 30 : 35,
+                        unit: us ? ('lb/ac' as const) : ('kg/ha' as const),
+                      },
+                    }
+                  : undefined,
+              }),
+            )
+          }
+        />
+      )}
+      {mix.bag && (
+        <QuantityField
+          label="of it, drilled"
+          value={mix.bag.rate}
+          units={us ? ['lb/ac', 'kg/ha'] : ['kg/ha', 'lb/ac']}
+          onChange={(q) => q && change((m) => (m.bag ? { ...m, bag: { ...m.bag, rate: q } } : m))}
+          problem={problemAt(state.problems, `/covers/${state.plan.covers.indexOf(cover)}/mix/bag`)}
+        />
       )}
       <NumberField
         label="Waste"

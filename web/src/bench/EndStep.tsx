@@ -9,7 +9,6 @@ import { addDays } from '../ui/days';
 import { today } from '../api/client';
 import { BenchHead } from './BenchHead';
 import { Doings } from './Doings';
-import { FieldChecks } from './FieldChecks';
 import { QuadratFields } from './QuadratFields';
 import { StandTable } from './StandTable';
 import { useCover } from './pick';
@@ -127,7 +126,6 @@ export function EndStep() {
         </span>
       </div>
       <Doings kind="graze" subject={cover.id} day={addDays(end?.when.on ?? today(), -14)} />
-      <FieldChecks cover={cover} />
       <h3 className="mt-4 font-bold">What stands then</h3>
       <p className="text-[13px] text-ink2 italic">
         As simulated, unless you type what you expect or weigh it: then the course goes on from

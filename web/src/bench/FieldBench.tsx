@@ -31,6 +31,7 @@ import { AimsStep } from './AimsStep';
 import { EndStep } from './EndStep';
 import { FeedStep } from './FeedStep';
 import { FieldStep } from './FieldStep';
+import { GrowStep } from './GrowStep';
 import { MixStep } from './MixStep';
 import { coverAhead, firstInHand } from './pick';
 import { PlantStep } from './PlantStep';
@@ -58,6 +59,7 @@ const BODY: Record<StepId, ComponentType<StepProps>> = {
   aims: AimsStep,
   mix: MixStep,
   sow: SowStep,
+  grow: GrowStep,
   end: EndStep,
   plant: PlantStep,
   feed: FeedStep,
@@ -73,6 +75,7 @@ function decided(plan: Plan, e: Evaluation | undefined, inHand: string | undefin
     aims: (v?.aims?.length ?? 0) > 0,
     mix: (v?.mix?.components.length ?? 0) > 0,
     sow: v !== undefined && operationOf(plan, 'sow', v.id) !== undefined,
+    grow: (v?.checks?.length ?? 0) > 0,
     end: v !== undefined && operationOf(plan, 'end', v.id) !== undefined,
     plant: c !== undefined && operationOf(plan, 'sow', c.id)?.tool !== undefined,
     feed: c?.nitrogen?.product !== undefined,

@@ -12,9 +12,17 @@ import { TransectFields } from './TransectFields';
 
 type Cover = Schemas['CoverEntry'];
 type Check = Schemas['CheckEntry'];
+type Verdict = Schemas['GrowVerdict'];
 
 /** What was seen of a cover in the field; growth is corrected from that day on. */
-export function FieldChecks({ cover }: { cover: Cover }) {
+export function FieldChecks({
+  cover,
+  verdicts,
+}: {
+  cover: Cover;
+  /** What each check says, by its id. */
+  verdicts: Record<string, Verdict[]>;
+}) {
   const { session, state, us } = useOpenPlan();
   const checks = cover.checks ?? [];
   const at = `/covers/${state.plan.covers.indexOf(cover)}/checks`;
@@ -44,6 +52,7 @@ export function FieldChecks({ cover }: { cover: Cover }) {
           species={cover.mix?.components.map((m) => m.species) ?? []}
           problem={(what) => problemAt(state.problems, `${at}/${i}/${what}`)}
           said={seen.find((s) => s.id === c.id)}
+          verdicts={verdicts[c.id] ?? []}
           onChange={(change) => set(i, change)}
           onRemove={() => put(checks.filter((_, k) => k !== i))}
         />
@@ -64,12 +73,64 @@ const STAGES = [
   { id: 'ripe', name: 'ripe' },
 ];
 
+const EVIDENCE = [
+  { id: 'no-seed', name: 'no seed found' },
+  { id: 'dry-seed', name: 'dry, firm seed' },
+  { id: 'swollen-seed', name: 'swollen, soft seed' },
+  { id: 'bent-shoots', name: 'bent shoots below' },
+  { id: 'cut-plants', name: 'plants cut off' },
+  { id: 'holes', name: 'leaves with holes' },
+  { id: 'none-of-these', name: 'none of these' },
+];
+
+/** What a check says: its word, the numbers behind it, likely causes, and the next date. */
+function Verdicts({ verdicts }: { verdicts: Verdict[] }) {
+  if (verdicts.length === 0) return null;
+  return (
+    <ul aria-label="Verdicts" className="mt-1 border-l-4 border-ink pl-3 text-[14px]">
+      {verdicts.map((v) => (
+        <li key={v.about + v.word} className="py-0.5">
+          <b>
+            {ABOUT[v.about] ?? v.about}: {v.word}.
+          </b>{' '}
+          {v.said}
+          {v.causes.length > 0 && (
+            <ol
+              className="ml-5 list-decimal text-[13.5px]"
+              aria-label="Likely causes, first the likeliest"
+            >
+              {v.causes.map((c) => (
+                <li key={c}>{c}</li>
+              ))}
+            </ol>
+          )}
+          {v.next && (
+            <span className="block">
+              <b className="fig">By {spokenDate(v.next)}</b>
+              {v.toDo && `: ${v.toDo}`}
+            </span>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const ABOUT: Record<string, string> = {
+  stand: 'Stand',
+  autumn: 'Autumn gate',
+  nodules: 'Nodules',
+  balance: 'Balance',
+  bloom: 'Bloom',
+};
+
 function Row({
   check,
   us,
   species,
   problem,
   said,
+  verdicts,
   onChange,
   onRemove,
 }: {
@@ -78,6 +139,7 @@ function Row({
   species: string[];
   problem: (what: string) => string | undefined;
   said?: Schemas['CheckView'];
+  verdicts: Verdict[];
   onChange: (change: Partial<Check>) => void;
   onRemove: () => void;
 }) {
@@ -135,6 +197,28 @@ function Row({
           ]}
           onChange={(v) => onChange({ nodules: v || undefined })}
         />
+        <QuantityField
+          label="Tillers or shoots"
+          value={check.tillers}
+          units={us ? ['/ft2', '/m2'] : ['/m2', '/ft2']}
+          onChange={(v) => onChange({ tillers: v })}
+          problem={problem('tillers')}
+        />
+        <NumberField
+          label="Field in bare patches"
+          value={check.patchesPercent}
+          max={100}
+          suffix="%"
+          onChange={(v) => onChange({ patchesPercent: v })}
+          problem={problem('patchesPercent')}
+        />
+        <SelectField
+          label="Where plants are missing"
+          value={check.evidence ?? ''}
+          empty="not dug"
+          options={EVIDENCE}
+          onChange={(v) => onChange({ evidence: v || undefined })}
+        />
         <button
           type="button"
           className="link pb-1 text-[13px]"
@@ -176,6 +260,7 @@ function Row({
           </>
         )}
       </p>
+      <Verdicts verdicts={verdicts} />
     </div>
   );
 }

@@ -125,7 +125,7 @@ export function MixRow({
           value={c.lotId ?? ''}
           empty="no lot"
           options={lots
-            .filter((l) => l.species === c.species)
+            .filter((l) => l.species === c.species && !l.parts?.length)
             .map((l) => ({ id: l.id, name: l.label }))}
           onChange={(v) => onChange({ lotId: v || undefined })}
         />

@@ -43,8 +43,8 @@ export function MixStep({ lots }: StepProps) {
       </BenchHead>
       {cover && (
         <>
-          <BlendControls cover={cover} mix={mix} change={change} />
-          {mix.components.length > 0 && (
+          <BlendControls cover={cover} mix={mix} lots={lots} change={change} />
+          {(mix.components.length > 0 || mix.bag) && (
             <RateTable cover={cover} mix={mix} seen={worked} lots={lots} change={change} />
           )}
           {worked && worked.rates.length > 0 && <ShareBars mix={worked} />}

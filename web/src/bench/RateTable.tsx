@@ -3,6 +3,7 @@ import type { RateFigure } from './rates';
 import { useOpenPlan } from '../plan/context';
 import { FigureText } from '../plan/FigureText';
 import type { StepProps } from '../plan/steps';
+import { GroupMark } from '../ui/GroupMark';
 import { Stack } from '../ui/Stack';
 import { tidy } from '../ui/tidy';
 import { MixRow } from './MixRow';
@@ -29,10 +30,37 @@ function byBox(mix: Mix, seen: Seen | undefined) {
     name: b.name,
     rate: b.rate,
     components: mix.components.filter((c) => b.species.includes(c.species)),
+    fromBag: (mix.bag ? (seen?.rates ?? []) : []).filter(
+      (r) => b.species.includes(r.species) && mix.components.every((c) => c.species !== r.species),
+    ),
   }));
   const none = mix.components.filter((c) => !boxes.some((b) => b.species.includes(c.species)));
-  return [...found, { id: 'none', name: 'No rate yet', rate: undefined, components: none }].filter(
-    (b) => b.components.length > 0,
+  return [
+    ...found,
+    { id: 'none', name: 'No rate yet', rate: undefined, components: none, fromBag: [] },
+  ].filter((b) => b.components.length + b.fromBag.length > 0);
+}
+
+/** A species that comes in the ready-made bag: what follows from the bag's rate. */
+function BagRow({ rate, columns }: { rate: Schemas['RateView']; columns: RateFigure[] }) {
+  return (
+    <tr className="border-b border-rule2 text-right">
+      <td className="py-0.5 text-left font-bold">
+        <span className="flex items-center gap-1.5 leading-tight">
+          <GroupMark group={rate.group} /> {rate.name}
+        </span>
+      </td>
+      <td colSpan={2} className="text-left text-[12.5px] text-ink2">
+        from the bag: {rate.full.share} % of full {rate.full.words}; PLS {rate.pls.text}{' '}
+        {rate.pls.unit}
+      </td>
+      {columns.map((what) => (
+        <td key={what} className={`px-1 ${what === 'bulk' ? 'font-bold' : ''}`}>
+          <FigureText of={rate[what]} unit={false} />
+        </td>
+      ))}
+      <td />
+    </tr>
   );
 }
 
@@ -87,6 +115,9 @@ export function RateTable({
                 <b className="text-ink">{box.name}</b> {box.rate && <FigureText of={box.rate} />}
               </th>
             </tr>,
+            ...box.fromBag.map((r) => (
+              <BagRow key={`bag ${r.species}`} rate={r} columns={COLUMNS.map((x) => x.what)} />
+            )),
             ...box.components.map((c) => (
               <MixRow
                 key={c.species}

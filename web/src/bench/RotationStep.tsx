@@ -3,6 +3,7 @@ import { useState } from 'react';
 
 import { api, taken, today, type Schemas } from '../api/client';
 import { addCrop, removeCrop, setCrop } from '../plan/edit';
+import { Check } from '../ui/Check';
 import { useOpenPlan } from '../plan/context';
 import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs';
 import { SectionFiles } from '../plan/SectionFiles';
@@ -175,6 +176,15 @@ export function RotationStep() {
                     />
                   </td>
                   <td className="py-1">
+                    <Check
+                      className="text-[12.5px]"
+                      checked={c.forSeed ?? false}
+                      onChange={(on) =>
+                        session.change((p) => setCrop(p, c.id, { forSeed: on || undefined }))
+                      }
+                    >
+                      <span className="sr-only">{name(c)} </span>for seed
+                    </Check>
                     <QuantityField
                       hideLabel
                       label={`${name(c)} yield goal`}

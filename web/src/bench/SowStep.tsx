@@ -13,6 +13,9 @@ import { BoxTable } from './sow/BoxTable';
 import { DrillFields } from './sow/DrillFields';
 import { Inoculants } from './sow/Inoculants';
 import { LatestLine } from './sow/LatestLine';
+import { SeedbedFields } from './sow/SeedbedFields';
+import { SownAs } from './sow/SownAs';
+import { Ways } from './sow/Ways';
 
 export function SowStep() {
   const { session, state, knowledge, us } = useOpenPlan();
@@ -81,6 +84,7 @@ export function SowStep() {
           onChange={(q) => set({ sownArea: q })}
           problem={problemAt(state.problems, `${at}/sownArea`)}
         />
+        <SownAs coverId={cover.id} sow={sow} at={at} area={sowing?.sownArea} />
       </div>
       {!sow && (
         <p className="mt-1 text-ink2 italic">Date the sowing first; the factors belong to it.</p>
@@ -94,6 +98,15 @@ export function SowStep() {
         The factors multiply the drilled rate; each shows in the working of the rate. What the cover
         is sown for sets the full rates themselves (step Mix).
       </p>
+      <Ways
+        coverId={cover.id}
+        onTake={(w) =>
+          session.change((d) =>
+            setMembers(setDay(d, 'sow', cover.id, w.on), 'sow', cover.id, { method: w.method }),
+          )
+        }
+      />
+      <SeedbedFields coverId={cover.id} sow={sow} at={at} verdict={sowing?.seedbed} />
       <DrillFields cover={cover} sow={sow} at={at} />
       {seedPlaced && (
         <p className="mt-1 text-[13.5px]">
@@ -107,14 +120,14 @@ export function SowStep() {
           <FigureText of={dry} />.
         </p>
       )}
-      <BoxTable seen={mix} />
+      <BoxTable seen={mix} coverId={cover.id} sow={sow} />
       <p className="mt-1 text-[13px] text-ink2">
         Stir each fill; small seed sinks while the drill shakes.{' '}
         <Link className="link" to="/calibration">
           Calibrate in the yard
         </Link>
       </p>
-      <Inoculants seen={mix} />
+      <Inoculants coverId={cover.id} sow={sow} at={at} seen={mix} />
       <Feedings
         subject={cover.id}
         title="Nitrogen or manure given to the cover"

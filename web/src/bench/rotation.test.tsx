@@ -84,6 +84,7 @@ describe('how a mix is blended', () => {
     const cover = state.plan.covers[0]!;
     return (
       <BlendControls
+        lots={[]}
         cover={cover}
         mix={cover.mix!}
         change={(edit) =>

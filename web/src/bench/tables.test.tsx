@@ -272,7 +272,7 @@ describe('figures of the simulation', () => {
 
 describe('field checks', () => {
   function Checks() {
-    return <FieldChecks cover={useOpenPlan().state.plan.covers[0]!} />;
+    return <FieldChecks verdicts={{}} cover={useOpenPlan().state.plan.covers[0]!} />;
   }
 
   test('are entered, say what they did, and open the factor they made', () => {
@@ -328,7 +328,7 @@ describe('herbicides of a field', () => {
         <LifePart field={field} problems={[]} change={(to) => setField((f) => ({ ...f, ...to }))} />
       );
     }
-    render(<Field />);
+    opened(<Field />);
     press('No residual herbicide was used');
     expect(screen.getByText(/None was used, as entered/)).toBeTruthy();
     press('take that back');

@@ -1,5 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
 
 import { api, Refusal, taken, type UnitSymbol } from '../api/client';
 import { TopBar } from '../app/TopBar';
@@ -7,6 +8,7 @@ import { newId } from '../ui/tidy';
 import { useUnits } from '../api/units';
 import { problemAt } from '../ui/inputs';
 import {
+  draftOf,
   ordered,
   press,
   testOf,
@@ -201,7 +203,9 @@ function problemsOf(error: unknown) {
 export function CalibrationPage() {
   const known = useCalibrations();
   const us = useUnits() === 'us';
-  const [draft, setDraft] = useState<Draft>(kept);
+  const back = useNavigate();
+  const [search] = useSearchParams();
+  const [draft, setDraft] = useState<Draft>(() => draftOf(search, kept()) ?? kept());
   const [line, setLine] = useState('caught');
   const kinds = known.data?.kinds ?? [];
   const kind: Kind | undefined = kinds.find((k) => k.id === draft.kind) ?? kinds[0];
@@ -312,6 +316,14 @@ export function CalibrationPage() {
             </div>
             <div>
               <Answer test={problems ? undefined : test} />
+              {draft.card && (
+                <p className="text-[14px]">
+                  For a card of a plan.{' '}
+                  <button type="button" className="link" onClick={() => void back(-1)}>
+                    back to the card
+                  </button>
+                </p>
+              )}
               <div className="max-[760px]:sticky max-[760px]:bottom-0 max-[760px]:border-t max-[760px]:border-ink max-[760px]:bg-paper max-[760px]:py-1.5">
                 <Pad onKey={(k) => type(line, { ...of(line), text: press(of(line).text, k) })} />
               </div>

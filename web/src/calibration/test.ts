@@ -17,6 +17,41 @@ export interface Draft {
   setting: Typed;
   target: Typed;
   measured: Record<string, Typed>;
+  /** The box of a cover it is done for. */
+  card?: NonNullable<CatchTest['card']>;
+}
+
+/** What a card of a plan hands over in the address, on what was typed before; undefined where it is of none. */
+export function draftOf(search: URLSearchParams, kept: Draft): Draft | undefined {
+  const planId = search.get('plan');
+  const coverId = search.get('cover');
+  const box = search.get('box');
+  if (!planId || !coverId || !box) return undefined;
+  const typed = (name: string): Typed | undefined => {
+    const [text, unit] = (search.get(name) ?? '').split(' ');
+    return text ? { text, unit: unit as UnitSymbol } : undefined;
+  };
+  const measured = Object.fromEntries(
+    Object.entries(kept.measured).filter(([symbol]) => symbol !== 'caught'),
+  );
+  const width = typed('width');
+  const distance = typed('distance');
+  return {
+    kind: 'drill-distance',
+    machine: search.get('machine') ?? kept.machine,
+    material: (search.get('material') ?? '').slice(0, 80),
+    setting: { text: '' },
+    target: {
+      text: search.get('target') ?? '',
+      unit: (search.get('targetUnit') ?? undefined) as UnitSymbol | undefined,
+    },
+    measured: {
+      ...measured,
+      ...(width ? { width } : {}),
+      ...(distance ? { distance } : {}),
+    },
+    card: { planId, coverId, box },
+  };
 }
 
 /** One key of the pad pressed on a text: figures, one decimal point, back. */
@@ -86,5 +121,6 @@ export function testOf(draft: Draft, kind: Kind, us: boolean): CatchTest | undef
     measured,
     ...(setting === undefined ? {} : { setting }),
     ...(target === undefined ? {} : { target }),
+    ...(draft.card ? { card: draft.card } : {}),
   };
 }

@@ -258,7 +258,12 @@ export const answered = (): Evaluation => ({
     },
   },
   sow: { v1: { coldPercent: {} } },
-  grow: { covers: {}, crops: {}, rotation: {} },
+  grow: {
+    steps: {},
+    covers: {},
+    crops: {},
+    rotation: {},
+  },
   end: { v1: { daysBeforePlanting: figure('end/v1/daysBeforePlanting', 14, 'd'), checks: [] } },
   plant: {
     c2: {

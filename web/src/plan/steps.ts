@@ -7,6 +7,7 @@ export const STEPS = [
   { id: 'aims', name: 'Aims', about: 'cover', fold: 'strip' },
   { id: 'mix', name: 'Mix', about: 'cover', fold: 'strip' },
   { id: 'sow', name: 'Sow', about: 'cover', fold: 'strip' },
+  { id: 'grow', name: 'Grow', about: 'cover', fold: 'full' },
   { id: 'end', name: 'End', about: 'cover', fold: 'full' },
   { id: 'plant', name: 'Plant', about: 'crop', fold: 'full' },
   { id: 'feed', name: 'Feed', about: 'crop', fold: 'strip' },

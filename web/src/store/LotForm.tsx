@@ -70,7 +70,7 @@ export function LotForm({
         void form.handleSubmit((typed) => save.mutate(tidy(typed) as Lot))();
       }}
     >
-      <LotTagFields {...part} species={knowledge.data?.species ?? []} />
+      <LotTagFields {...part} species={knowledge.data?.species ?? []} problems={problems} />
       <LotStoreFields {...part} />
       {met && (
         <LotConflict

@@ -1,5 +1,5 @@
 import { Check } from '../ui/Check';
-import { QuantityField, TextField } from '../ui/inputs';
+import { NumberField, QuantityField, TextField } from '../ui/inputs';
 import type { LotPart } from './lotDraft';
 
 /** What a lot costs, how much of it there is and where it comes from. */
@@ -27,6 +27,21 @@ export function LotStoreFields({ lot, set, at, us }: LotPart) {
         units={us ? ['lb', 'kg'] : ['kg', 't', 'lb']}
         onChange={(q) => set({ stock: q })}
         problem={at('/stock')}
+      />
+      <QuantityField
+        label="Stored at"
+        value={lot.storedAt}
+        units={us ? ['°F', '°C'] : ['°C', '°F']}
+        onChange={(q) => set({ storedAt: q })}
+        problem={at('/storedAt')}
+      />
+      <NumberField
+        label="Moisture of the seed"
+        max={40}
+        suffix="%"
+        value={lot.moisturePercent}
+        onChange={(v) => set({ moisturePercent: v })}
+        problem={at('/moisturePercent')}
       />
       <Check checked={lot.ownGrown ?? false} onChange={(on) => set({ ownGrown: on || undefined })}>
         own grown

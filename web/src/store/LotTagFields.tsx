@@ -1,4 +1,6 @@
+import type { Problem } from '../api/client';
 import { Check } from '../ui/Check';
+import { RowsField } from '../ui/RowsField';
 import { DateField } from '../ui/DateField';
 import { NumberField, QuantityField, SelectField, TextField } from '../ui/inputs';
 import type { LotPart } from './lotDraft';
@@ -10,17 +12,21 @@ export function LotTagFields({
   at,
   us,
   species,
-}: LotPart & { species: { id: string; name: string }[] }) {
+  problems,
+}: LotPart & { species: { id: string; name: string }[]; problems: Problem[] }) {
+  const bag = lot.parts !== undefined;
   return (
     <>
-      <SelectField
-        label="Species"
-        value={lot.species ?? ''}
-        empty="choose"
-        options={species}
-        onChange={(species) => set({ species })}
-        problem={at('/species')}
-      />
+      {!bag && (
+        <SelectField
+          label="Species"
+          value={lot.species ?? ''}
+          empty="choose"
+          options={species}
+          onChange={(species) => set({ species })}
+          problem={at('/species')}
+        />
+      )}
       <TextField
         label="Name of the lot"
         width="w-36"
@@ -28,37 +34,96 @@ export function LotTagFields({
         onChange={(label) => set({ label })}
         problem={at('/label')}
       />
-      <NumberField
-        label="Purity"
-        max={100}
-        suffix="%"
-        value={lot.purityPercent}
-        onChange={(v) => set({ purityPercent: v })}
-        problem={at('/purityPercent')}
-      />
-      <NumberField
-        label="Germination"
-        max={100}
-        suffix="%"
-        value={lot.germinationPercent}
-        onChange={(v) => set({ germinationPercent: v })}
-        problem={at('/germinationPercent')}
-      />
-      <NumberField
-        label="Hard seed"
-        max={100}
-        suffix="%"
-        value={lot.hardSeedPercent}
-        onChange={(v) => set({ hardSeedPercent: v })}
-        problem={at('/hardSeedPercent')}
-      />
       <Check
         className="w-full"
-        checked={lot.germinationIncludesHardSeed ?? false}
-        onChange={(on) => set({ germinationIncludesHardSeed: on || undefined })}
+        checked={bag}
+        onChange={(on) =>
+          set(
+            on
+              ? { parts: [], species: species[0]?.id, purityPercent: 100, germinationPercent: 100 }
+              : { parts: undefined, species: undefined },
+          )
+        }
       >
-        germination on the tag includes hard seed
+        a ready-made bag of several species
       </Check>
+      {bag ? (
+        <div className="w-full">
+          <RowsField
+            title="Species on the tag"
+            one="species"
+            pointer="/parts"
+            problems={problems}
+            rows={lot.parts}
+            fresh={{}}
+            columns={[
+              {
+                key: 'species',
+                label: 'species',
+                kind: 'choice',
+                options: species,
+              },
+              {
+                key: 'percent',
+                label: 'pure seed',
+                kind: 'number',
+                max: 100,
+                suffix: '% of the bag',
+                needed: true,
+              },
+              {
+                key: 'germinationPercent',
+                label: 'germination',
+                kind: 'number',
+                max: 100,
+                suffix: '%',
+                needed: true,
+              },
+              { key: 'hardSeedPercent', label: 'hard seed', kind: 'number', max: 100, suffix: '%' },
+            ]}
+            onChange={(parts) => set({ parts: parts ?? [] })}
+          />
+          {at('/parts') && (
+            <p role="alert" className="text-[12.5px] text-hand">
+              {at('/parts')}
+            </p>
+          )}
+        </div>
+      ) : (
+        <>
+          <NumberField
+            label="Purity"
+            max={100}
+            suffix="%"
+            value={lot.purityPercent}
+            onChange={(v) => set({ purityPercent: v })}
+            problem={at('/purityPercent')}
+          />
+          <NumberField
+            label="Germination"
+            max={100}
+            suffix="%"
+            value={lot.germinationPercent}
+            onChange={(v) => set({ germinationPercent: v })}
+            problem={at('/germinationPercent')}
+          />
+          <NumberField
+            label="Hard seed"
+            max={100}
+            suffix="%"
+            value={lot.hardSeedPercent}
+            onChange={(v) => set({ hardSeedPercent: v })}
+            problem={at('/hardSeedPercent')}
+          />
+          <Check
+            className="w-full"
+            checked={lot.germinationIncludesHardSeed ?? false}
+            onChange={(on) => set({ germinationIncludesHardSeed: on || undefined })}
+          >
+            germination on the tag includes hard seed
+          </Check>
+        </>
+      )}
       <QuantityField
         label="Seed count on the tag"
         width="w-24"
@@ -125,6 +190,13 @@ export function LotTagFields({
       >
         comes inoculated
       </Check>
+      {lot.inoculated && (
+        <DateField
+          label="Inoculant to be used by"
+          value={lot.inoculantUseBy}
+          onChange={(d) => set({ inoculantUseBy: d || undefined })}
+        />
+      )}
     </>
   );
 }

@@ -78,7 +78,14 @@ function CoverNeeds({ needs, lotName }: { needs: Need[]; lotName: (id: string) =
               </span>
             </th>
           )}
-          <td>{n.need.speciesName}</td>
+          <td>
+            {n.need.speciesName}
+            {n.need.stopped && (
+              <span role="note" className="block max-w-80 text-[12.5px] text-hand">
+                Not yet: {n.need.stopped}
+              </span>
+            )}
+          </td>
           <td>
             {n.need.lotId ? lotName(n.need.lotId) : <i className="text-ink2">no lot chosen</i>}
           </td>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 
 import type { Problem, Quantity, UnitSymbol } from '../api/client';
 import { tidy } from './tidy';
+import type { Choice } from './Select';
 import { Stack } from './Stack';
 import { DateField } from './DateField';
 import { NumberField, problemAt, QuantityField, SelectField, TextField } from './inputs';
@@ -14,7 +15,7 @@ export interface Column {
   label: string;
   kind: 'text' | 'choice' | 'number' | 'day' | 'tick' | 'quantity';
   needed?: boolean;
-  options?: string[];
+  options?: (string | Choice)[];
   units?: UnitSymbol[];
   max?: number;
   suffix?: string;
@@ -61,7 +62,7 @@ function Cell({
           label={label}
           value={typeof value === 'string' ? value : ''}
           empty={c.needed ? undefined : '–'}
-          options={(c.options ?? []).map((o) => ({ id: o, name: o }))}
+          options={(c.options ?? []).map((o) => (typeof o === 'string' ? { id: o, name: o } : o))}
           onChange={(v) => onChange(v || undefined)}
         />
       );

@@ -3,6 +3,7 @@ import { useId, useState, type ReactNode } from 'react';
 
 import type { Problem, Quantity, UnitSymbol } from '../api/client';
 import { readNumber, unitText, useDecimalSign } from './numbers';
+import { converted, otherUnits } from './otherUnits';
 
 const written = (v: number | undefined) => (v === undefined ? '' : String(v));
 
@@ -23,6 +24,8 @@ interface NumberProps {
   min?: number;
   max?: number;
   suffix?: ReactNode;
+  /** A line below: the number in another unit. */
+  under?: string;
   placeholder?: string;
   disabled?: boolean;
 }
@@ -103,6 +106,7 @@ export function NumberField(props: NumberProps) {
         />
         {props.suffix}
       </span>
+      {props.under && <span className="fig text-right text-[12px] text-ink2">{props.under}</span>}
       {problem && (
         <span id={`${id}-p`} role="alert" className="max-w-52 text-[12.5px] text-hand">
           {problem}
@@ -133,13 +137,16 @@ interface QuantityProps extends Omit<NumberProps, 'value' | 'onChange' | 'suffix
 export function QuantityField({ value, units, onChange, currency, ...rest }: QuantityProps) {
   const [unit, setUnit] = useState<UnitSymbol>(value?.unit ?? units[0]!);
   const shown = value?.unit ?? unit;
-  const choices = units.includes(shown) ? units : [shown, ...units];
+  const all = [...units, ...otherUnits(units)];
+  const choices = all.includes(shown) ? all : [shown, ...all];
   const name = (u: string) => unitText(u, currency);
+  const read = value && !units.includes(value.unit) ? converted(value, units[0]!) : undefined;
   return (
     <NumberField
       {...rest}
       value={value?.value}
       onChange={(v) => onChange(v === undefined ? undefined : { value: v, unit: shown })}
+      under={read && `= ${read} ${name(units[0]!)}`}
       suffix={
         <Select
           label={`${rest.label}, unit`}

@@ -1,7 +1,17 @@
 import { useOpenPlan } from '../../plan/context';
 import { useFarmSave } from '../../plan/useFarmSave';
-import { SelectField } from '../../ui/inputs';
+import { NumberField, SelectField } from '../../ui/inputs';
 import { ROW } from './part';
+
+const GAP_FAMILIES = [
+  { id: 'Brassicaceae', name: 'Brassicas' },
+  { id: 'Fabaceae', name: 'Legumes' },
+  { id: 'Asteraceae', name: 'Sunflower family' },
+  { id: 'Solanaceae', name: 'Potato family' },
+  { id: 'Amaryllidaceae', name: 'Onion family' },
+  { id: 'Cucurbitaceae', name: 'Squash family' },
+  { id: 'Amaranthaceae', name: 'Beet family' },
+];
 
 /** How the farm of this field mixes, where good practitioners differ. */
 export function FarmPart() {
@@ -26,6 +36,47 @@ export function FarmPart() {
               const others = Object.entries(chosen).filter(([question]) => question !== s.id);
               save.mutate({
                 schools: Object.fromEntries(side ? [...others, [s.id, side]] : others),
+              });
+            }}
+          />
+        ))}
+      </div>
+      <div className={ROW}>
+        <SelectField
+          label="Experience with covers and no-till"
+          value={farm.experience ?? ''}
+          empty="not entered"
+          options={[
+            { id: 'beginner', name: 'beginner' },
+            { id: 'intermediate', name: 'some years' },
+            { id: 'expert', name: 'expert' },
+          ]}
+          onChange={(v) => save.mutate({ experience: v || undefined })}
+        />
+      </div>
+      <h4 className="mt-3 text-[14px] font-bold">
+        Years from one to the next{' '}
+        <i className="text-[13px] font-medium text-ink2">
+          crops and covers of a plant family; 4 for brassicas where nothing is entered
+        </i>
+      </h4>
+      <div className={ROW}>
+        {GAP_FAMILIES.filter((f) => knowledge.families.includes(f.id)).map((f) => (
+          <NumberField
+            key={f.id}
+            label={f.name}
+            width="w-14"
+            min={1}
+            max={12}
+            suffix="years"
+            placeholder={f.id === 'Brassicaceae' ? '4' : undefined}
+            value={farm.familyGapYears?.[f.id]}
+            onChange={(v) => {
+              const others = Object.entries(farm.familyGapYears ?? {}).filter(([k]) => k !== f.id);
+              save.mutate({
+                familyGapYears: Object.fromEntries(
+                  v === undefined ? others : [...others, [f.id, Math.round(v)]],
+                ),
               });
             }}
           />

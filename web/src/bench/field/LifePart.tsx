@@ -1,9 +1,13 @@
 import { KeptText, problemAt } from '../../ui/inputs';
+import { useOpenPlan } from '../../plan/context';
+import { GROUPS } from '../../ui/GroupMark';
 import { RowsField } from '../../ui/RowsField';
 import { ROW, type PartProps } from './part';
 
 /** What lives and lived there: weeds, pests, stock, crops of the past, herbicides that may still act. */
 export function LifePart({ field, change, problems }: PartProps) {
+  const { knowledge } = useOpenPlan();
+  const ingredients = [...new Set((field.residuals ?? []).map((r) => r.activeIngredient))];
   return (
     <>
       <RowsField
@@ -82,7 +86,7 @@ export function LifePart({ field, change, problems }: PartProps) {
           { key: 'appliedOn', label: 'applied', kind: 'day', needed: true },
           {
             key: 'intervalMonths',
-            label: 'interval on the label',
+            label: 'interval to all others',
             kind: 'number',
             max: 60,
             suffix: 'months',
@@ -90,6 +94,49 @@ export function LifePart({ field, change, problems }: PartProps) {
         ]}
         onChange={(residuals) => change({ residuals })}
       />
+      {ingredients.length > 0 && (
+        <RowsField
+          title="Intervals on the label to single plants, groups and feeding"
+          one="interval"
+          pointer="/residualIntervals"
+          problems={problems}
+          rows={field.residualIntervals}
+          fresh={{ activeIngredient: ingredients[0] ?? '' }}
+          columns={[
+            {
+              key: 'activeIngredient',
+              label: 'active ingredient',
+              kind: 'choice',
+              options: ingredients,
+              needed: true,
+            },
+            {
+              key: 'of',
+              label: 'to',
+              kind: 'choice',
+              options: [
+                { id: 'feeding', name: 'grazing and cutting for feed' },
+                ...GROUPS.map((g) => ({ id: g.id, name: `all ${g.name}s` })),
+                ...knowledge.species.map((s) => ({
+                  id: s.id,
+                  name: s.name,
+                  under: 'cover species',
+                })),
+                ...knowledge.crops.map((c) => ({ id: c.id, name: c.name, under: 'crops' })),
+              ],
+            },
+            {
+              key: 'months',
+              label: 'months',
+              kind: 'number',
+              max: 60,
+              suffix: 'months',
+              needed: true,
+            },
+          ]}
+          onChange={(residualIntervals) => change({ residualIntervals })}
+        />
+      )}
       {field.residuals === undefined && (
         <button type="button" className="btn" onClick={() => change({ residuals: [] })}>
           No residual herbicide was used
@@ -116,7 +163,8 @@ export function LifePart({ field, change, problems }: PartProps) {
         copy it from the law in force here.
       </p>
       <p className="text-[12.5px] text-ink2 italic">
-        The interval is the label’s, for what is sown next; Etlo knows none of its own.
+        The interval is the label’s, under crop rotation restrictions; Etlo knows none of its own. A
+        pass planned in the crop ahead counts too: enter it with its day.
       </p>
     </>
   );

@@ -1,10 +1,24 @@
+import { Link } from 'react-router';
+
 import type { Schemas } from '../../api/client';
 import { useOpenPlan } from '../../plan/context';
 import { FigureText } from '../../plan/FigureText';
+import type { Of } from '../../plan/edit';
+import { spokenDate } from '../../ui/days';
+import { calibrateLink, useLastCatch } from './calibrate';
 
 /** What goes into each box, how long it lasts, and what the catch test must weigh. */
-export function BoxTable({ seen }: { seen: Schemas['MixChapterView'] | undefined }) {
-  const { knowledge } = useOpenPlan();
+export function BoxTable({
+  seen,
+  coverId,
+  sow,
+}: {
+  seen: Schemas['MixChapterView'] | undefined;
+  coverId: string;
+  sow: Of<'sow'> | undefined;
+}) {
+  const { knowledge, state, field } = useOpenPlan();
+  const last = useLastCatch(state.plan.id, coverId);
   const name = (id: string) => knowledge.species.find((s) => s.id === id)?.name ?? id;
   return (
     <table className="mt-2 w-full max-w-[860px]">
@@ -38,6 +52,31 @@ export function BoxTable({ seen }: { seen: Schemas['MixChapterView'] | undefined
             </td>
             <td className="pl-2 text-right font-bold">
               <FigureText of={b.catchTest} />
+              <span className="block text-[12.5px] font-normal">
+                <Link
+                  className="link"
+                  aria-label={`Calibrate the ${b.name.toLowerCase()}`}
+                  to={calibrateLink({
+                    planId: state.plan.id,
+                    coverId,
+                    box: b.id,
+                    rate: b.rate,
+                    material: b.species.map(name).join(', '),
+                    machine: field.equipment?.find((m) => m.kind === 'drill')?.name,
+                    width: sow?.catchWidth,
+                    distance: sow?.catchDistance,
+                  })}
+                >
+                  calibrate
+                </Link>
+                {last(b.id) && (
+                  <span className="block text-ink2">
+                    caught {last(b.id)!.delivered} {last(b.id)!.unit}
+                    {last(b.id)!.test.setting != null && ` at ${last(b.id)!.test.setting}`},{' '}
+                    {spokenDate(last(b.id)!.at.slice(0, 10))}
+                  </span>
+                )}
+              </span>
             </td>
           </tr>
         ))}

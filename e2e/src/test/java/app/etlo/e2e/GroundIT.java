@@ -280,7 +280,7 @@ class GroundIT extends InBrowser {
     @Test
     void a_quadrat_moves_the_forecast_and_says_by_how_much() {
         demo();
-        page.navigate("/fields/field-kettle-hollow/end");
+        page.navigate("/fields/field-kettle-hollow/grow");
         double before = shown("Dry tops simulated without it");
         button("Enter a field check").click();
         type("Seen on", "20 Oct 2026");
@@ -297,12 +297,14 @@ class GroundIT extends InBrowser {
                 .click();
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("believed whole");
         page.keyboard().press("Escape");
+        step("End");
         figure("Ground covered by residue a week after it ends").click();
         button("What moves it most").click();
         Locator moves = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What moves it most"));
         assertThat(moves).containsText("Confidence:");
         accessible("what moves a figure");
         page.keyboard().press("Escape");
+        step("Grow");
         accessible("field checks");
         page.reload();
         assertThat(field("Cut 4, fresh")).hasValue("74");

@@ -56,6 +56,7 @@ class OwnPlanIT extends InBrowser {
 
     @Test
     void a_species_is_looked_at_alone_by_beads_and_by_stage_and_the_plan_set_against_a_copy() {
+        step("Grow");
         double forecast = shown(STANDS);
         button("Enter a field check").click();
         type("Seen on", "20 Oct 2026");

@@ -33,9 +33,12 @@ public enum Unit {
     POUND("lb", Dimension.MASS, Exact.POUND_KG),
     OUNCE("oz", Dimension.MASS, Exact.POUND_KG / 16),
     SHORT_TON("ton", Dimension.MASS, 2000 * Exact.POUND_KG),
+    HUNDREDWEIGHT("cwt", Dimension.MASS, 100 * Exact.POUND_KG),
+    QUINTAL("q", Dimension.MASS, 100),
 
     LITRE("L", Dimension.VOLUME, 1),
     GALLON("gal", Dimension.VOLUME, Exact.GALLON_L),
+    FLUID_OUNCE("fl oz", Dimension.VOLUME, Exact.GALLON_L / 128),
 
     KG_PER_HA("kg/ha", Dimension.MASS_PER_AREA, 1),
     T_PER_HA("t/ha", Dimension.MASS_PER_AREA, 1000),
@@ -44,8 +47,13 @@ public enum Unit {
     CWT_PER_AC("cwt/ac", Dimension.MASS_PER_AREA, 100 * Exact.POUND_KG / Exact.ACRE_M2 * 1e4),
     TON_PER_AC("ton/ac", Dimension.MASS_PER_AREA, 2000 * Exact.POUND_KG / Exact.ACRE_M2 * 1e4),
 
+    KG_PER_AC("kg/ac", Dimension.MASS_PER_AREA, 1e4 / Exact.ACRE_M2),
+    LB_PER_HA("lb/ha", Dimension.MASS_PER_AREA, Exact.POUND_KG),
+    QUINTAL_PER_HA("q/ha", Dimension.MASS_PER_AREA, 100),
+
     L_PER_HA("L/ha", Dimension.VOLUME_PER_AREA, 1),
     GAL_PER_AC("gal/ac", Dimension.VOLUME_PER_AREA, Exact.GALLON_L / Exact.ACRE_M2 * 1e4),
+    FL_OZ_PER_AC("fl oz/ac", Dimension.VOLUME_PER_AREA, Exact.GALLON_L / 128 / Exact.ACRE_M2 * 1e4),
 
     BU_PER_AC("bu/ac", Dimension.GRAIN_VOLUME_PER_AREA, 1),
 

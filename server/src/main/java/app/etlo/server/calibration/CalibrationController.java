@@ -18,6 +18,8 @@ import app.etlo.server.access.Access.Who;
 import app.etlo.server.account.Accounts;
 import app.etlo.server.account.Adviser;
 import app.etlo.server.documents.DocumentText;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -65,6 +67,7 @@ class CalibrationController {
      *
      * @param material the seed or product in the machine
      * @param setting of the machine
+     * @param card of a plan, where it was done for one
      */
     record CatchTest(
             String kind,
@@ -72,7 +75,14 @@ class CalibrationController {
             String material,
             Optional<Double> setting,
             Optional<Quantity> target,
-            Map<String, Measured> measured) {}
+            Map<String, Measured> measured,
+            Optional<@Valid Card> card) {}
+
+    /** The box of a cover that it was done for. */
+    record Card(
+            @Size(max = 80) String planId,
+            @Size(max = 80) String coverId,
+            @Size(max = 20) String box) {}
 
     record MeasureView(String symbol, String name, Optional<Unit> unit, List<Unit> units) {}
 

@@ -46,7 +46,7 @@ public final class MixCost {
         this.e = e;
         this.sowing = cover.inTime().sowing();
         store.stream()
-                .filter(l -> !l.isBag())
+                .filter(l -> !l.holdsSeveral())
                 .map(LotSeed::of)
                 .filter(l -> l.price().isPresent() && pls(l) > 0)
                 .sorted(Comparator.comparingDouble(MixCost::perLiveKg))
@@ -58,7 +58,7 @@ public final class MixCost {
                 .flatMap(Optional::stream)
                 .filter(l -> pls(l) > 0)
                 .forEach(l -> lots.put(l.species(), l));
-        for (LotEntry l : store.stream().filter(l -> !l.isBag()).toList()) {
+        for (LotEntry l : store.stream().filter(l -> !l.holdsSeveral()).toList()) {
             double free = freeKg.getOrDefault(l.id(), l.stockKg());
             this.freeKg.put(l.id(), free);
             freeOf.merge(l.species(), free, Double::sum);

@@ -60,7 +60,7 @@ public final class SeedNeeds {
     /** One for each species; the species of a ready-made bag are one, under its name. */
     private static Stream<SeedNeed> needs(Evaluated e, CoverResult c, List<SeedRate> rates) {
         Map<String, LotEntry> bags = e.context().lots().stream()
-                .filter(LotEntry::isBag)
+                .filter(LotEntry::holdsSeveral)
                 .collect(Collectors.toMap(LotEntry::id, Function.identity()));
         Map<String, SeedNeed> needs = new LinkedHashMap<>();
         for (SeedRate r : rates) {

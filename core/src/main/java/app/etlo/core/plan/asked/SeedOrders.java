@@ -93,7 +93,7 @@ public final class SeedOrders {
     private static List<LotEntry> usable(SeedNeed n, List<LotEntry> lots) {
         return lots.stream()
                 .filter(l -> l.species().equals(n.species()))
-                .filter(l -> n.lotId().map(l.id()::equals).orElse(!l.isBag()))
+                .filter(l -> n.lotId().map(l.id()::equals).orElse(!l.holdsSeveral()))
                 .toList();
     }
 

@@ -83,6 +83,9 @@ public final class SowingWays {
         if (cover.mix().blend().isEmpty()) {
             throw new Refused("/coverId", "the mix has no rates yet");
         }
+        if (cover.sown().filter(d -> d.isBefore(now.asOf())).isPresent()) {
+            throw new Refused("/coverId", "the cover is sown; ways are compared before");
+        }
         LocalDate atOnce = cover.window()
                 .filter(w -> w.kind() == WindowKind.BETWEEN)
                 .map(Window::from)
@@ -164,8 +167,8 @@ public final class SowingWays {
                 w.name(),
                 w.method(),
                 t.on(),
-                text(Unit.MONEY_PER_HA.to(money, w.costPerHa().low()), money) + " to "
-                        + text(Unit.MONEY_PER_HA.to(money, w.costPerHa().high()), money),
+                Shown.plain(Unit.MONEY_PER_HA.to(money, w.costPerHa().low()), 0) + " to "
+                        + Shown.plain(Unit.MONEY_PER_HA.to(money, w.costPerHa().high()), 0),
                 text(Unit.MONEY_PER_HA.to(money, seedPerHa), money),
                 Math.round(100 * plantsM2 / Math.max(1e-9, seedsM2)) + " % (published "
                         + Math.round(w.emergesPercent().low()) + " to "

@@ -101,14 +101,14 @@ public record Context(
         /** What stands under noxious weeds on a tag that was looked at and names none. */
         public static final String NONE_FOUND = "none found";
 
-        /** Whether it is a ready-made bag of several species. */
-        public boolean isBag() {
+        /** Whether it is a ready-made bag of several species; no getter by its name, or it would be written with the rest. */
+        public boolean holdsSeveral() {
             return parts.filter(p -> !p.isEmpty()).isPresent();
         }
 
         /** A bag with species, purity and germination as its parts make them: the heaviest, the sum, and the mean by weight. */
         public LotEntry ofParts() {
-            if (!isBag()) {
+            if (!holdsSeveral()) {
                 return this;
             }
             List<PartEntry> all = parts.orElseThrow();

@@ -38,7 +38,7 @@ final class BagParts {
     List<Component> with(String prefix, MixEntry mix, List<Component> topUps) {
         Optional<LotEntry> bag = mix.bag()
                 .flatMap(b -> context.lots().stream()
-                        .filter(l -> l.id().equals(b.lotId()) && l.isBag())
+                        .filter(l -> l.id().equals(b.lotId()) && l.holdsSeveral())
                         .findFirst());
         if (bag.isEmpty()) {
             return topUps;
