@@ -222,7 +222,8 @@ export function Buys({
           )}
           <p className="mt-1 text-[12.5px] text-ink2 italic">
             Simulated with and without it, the middle of the weather years; seen in a year: 5 % of
-            the most dry tops or more. Small additions lie inside the forecast’s own error.
+            the most dry tops or more. Of the aims: 100 % is each as far as the step Aims counts on
+            it, by their weights. Small additions lie inside the forecast’s own error.
           </p>
         </>
       )}

@@ -60,6 +60,11 @@ class OwnPlanIT extends InBrowser {
         double forecast = shown(STANDS);
         button("Enter a field check").click();
         type("Seen on", "20 Oct 2026");
+        type("Plants counted", "5");
+        choose("Where plants are missing", "leaves with holes");
+        assertThat(checks()).containsText(Pattern.compile("Stand: failed.*slugs.*By 30 Oct"));
+        choose("Where plants are missing", "not dug");
+        type("Plants counted", "");
         type("Beads over a living leaf, line by line", "12 9 x");
         assertThat(field("Beads over a living leaf, line by line")).hasAttribute("aria-invalid", "true");
         assertThat(checks()).containsText("whole numbers, one for each line");

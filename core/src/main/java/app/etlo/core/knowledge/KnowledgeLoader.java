@@ -119,6 +119,7 @@ public final class KnowledgeLoader {
                 r.text("name"),
                 r.id("method"),
                 r.oneOf("rakedFirst", List.of("yes", "no")).equals("yes"),
+                r.oneOf("from", List.of("once", "planned")).equals("planned"),
                 (int) r.number("daysLater", -60, 60),
                 band(r, "costLow", "cost", "costHigh", 1, 1000),
                 r.number("haPerDay", 0.1, 1000),

@@ -8,7 +8,8 @@ import app.etlo.core.working.Source;
  *
  * @param method the sowing method it is
  * @param rakedFirst whether volunteers are raked up and killed before
- * @param daysLater than at once behind the harvest; before it where below 0
+ * @param onPlannedDay whether it is on the day the plan says, where it says one; else from the first day behind the harvest
+ * @param daysLater than that day; before it where below 0
  * @param costPerHa of its passes, library money
  * @param machine kind that is needed; {@code none} for hands, {@code aircraft} for one that is hired
  * @param emergesPercent of the live seed, as published for it
@@ -18,6 +19,7 @@ public record SowingWay(
         String name,
         String method,
         boolean rakedFirst,
+        boolean onPlannedDay,
         int daysLater,
         Band costPerHa,
         double haPerDay,

@@ -418,8 +418,7 @@ public final class MixDesigner {
                 aim, grown.species().get(of), middle(AimDelivery.counted(aim, grown, of)), middle(grown.grownKgHa()));
     }
 
-    /** What so much of each aim is worth, 1 where each gets the most that one species alone gives: the score of a proposal. */
-    public double score(Map<String, Double> aims) {
+    private double score(Map<String, Double> aims) {
         return weights.entrySet().stream()
                 .mapToDouble(w -> w.getValue()
                         * AimUtility.of(aims.get(w.getKey()) / Math.max(1e-9, scale.getOrDefault(w.getKey(), 1.0))))

@@ -31,6 +31,9 @@ import java.util.function.Function;
  * factors of the method, so the published shares of what comes up stand beside them and are not multiplied again.
  */
 public final class SowingWays {
+    /** What is lost a day is told from so much on. */
+    private static final double LEAST_LOST_KG_HA = 1;
+
     private SowingWays() {}
 
     /**
@@ -93,11 +96,18 @@ public final class SowingWays {
                 .orElseThrow(() -> new Refused("/coverId", "nothing says when the cover is sown"));
         List<Tried> tried = new ArrayList<>();
         for (SowingWay w : now.knowledge().sowingWays().all()) {
-            LocalDate on = atOnce.plusDays(w.daysLater());
-            tried.add(new Tried(w, on, evaluate.apply(sown(plan, coverId, w, on))));
+            LocalDate on = (w.onPlannedDay() ? cover.sown().orElse(atOnce) : atOnce).plusDays(w.daysLater());
+            if (tried.stream()
+                    .noneMatch(t -> t.on().equals(on) && t.way().method().equals(w.method()))) {
+                tried.add(new Tried(w, on, evaluate.apply(sown(plan, coverId, w, on))));
+            }
         }
         UnitSystem units = now.units();
-        Optional<Double> first = tops(tried.get(0), coverId);
+        Optional<Double> first = tried.stream()
+                .filter(t -> t.on().equals(atOnce)
+                        && t.way().method().equals(tried.get(0).way().method()))
+                .findFirst()
+                .flatMap(t -> tops(t, coverId));
         return new WaysView(
                 atOnce,
                 units.shown(Unit.MONEY_PER_HA)
@@ -155,7 +165,9 @@ public final class SowingWays {
         double per1000 = (seedPerHa + w.costPerHa().middle()) / (plantsM2 * 10);
         long later = ChronoUnit.DAYS.between(atOnce, t.on());
         Optional<Double> lost = later > 0
-                ? tops(t, coverId).flatMap(v -> first.map(f -> Math.max(0, f - v) * 1000 / later))
+                ? tops(t, coverId)
+                        .flatMap(v -> first.map(f -> (f - v) * 1000 / later))
+                        .filter(kg -> kg >= LEAST_LOST_KG_HA)
                 : Optional.empty();
         List<String> machines = e.context().field().equipment().orElse(List.of()).stream()
                 .map(FieldEntry.Machine::kind)

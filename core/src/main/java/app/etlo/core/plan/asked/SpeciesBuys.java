@@ -3,8 +3,9 @@ package app.etlo.core.plan.asked;
 import app.etlo.core.knowledge.Group;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.AimDelivery;
+import app.etlo.core.mix.AimWeights;
+import app.etlo.core.mix.AimWorth;
 import app.etlo.core.mix.Candidate;
-import app.etlo.core.mix.MixDesigner;
 import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.mix.MixOutlook;
 import app.etlo.core.plan.chapter.Evaluated;
@@ -45,7 +46,7 @@ public final class SpeciesBuys {
     private final MixCost cost;
     private final List<String> aims;
     private final List<Candidate> candidates;
-    private final MixDesigner designer;
+    private final Map<String, Double> weights;
     private final String currency;
 
     /**
@@ -81,7 +82,7 @@ public final class SpeciesBuys {
      * @param left dry tops of the others without it: what is there where it does not emerge; absent when none is left
      * @param leaves what the others deliver, in the order of the aims
      * @param adds what it adds to each aim, signed
-     * @param worth that goes with it, as proposals are scored, %
+     * @param worth that goes with it, % of the aims as far as they are counted on
      * @param seenYears of {@code years} in which it is 5 % or more of the most dry tops
      * @param costs of its seed per area; {@code perAim} what one more of each aim costs through it
      * @param substitute where no seed of it is in store
@@ -129,7 +130,7 @@ public final class SpeciesBuys {
         this.cost = new MixCost(e, cover, lots, freeKg);
         this.aims = bench.place().aims().stream().filter(AimDelivery::measures).toList();
         this.candidates = Candidates.judged(e, coverId, bench);
-        this.designer = new MixDesigner(bench.forecast(), bench.place(), candidates, cost.seed());
+        this.weights = AimWeights.of(aims);
         this.currency = e.context().farm().currency();
     }
 
@@ -291,9 +292,9 @@ public final class SpeciesBuys {
                 .toList();
     }
 
-    /** What one mix is worth to the aims more than another, %: as proposals are scored. */
+    /** What one mix is worth to the aims more than another, %; 100 is each aim as far as it is counted on. */
     private double worth(Grown from, Grown to) {
-        return Math.round(100 * (designer.score(amounts(to)) - designer.score(amounts(from))));
+        return Math.round(100 * (AimWorth.of(weights, amounts(to)) - AimWorth.of(weights, amounts(from))));
     }
 
     private Map<String, Double> amounts(Grown g) {
