@@ -1387,6 +1387,18 @@ export interface components {
             buys: string;
             words: string;
         };
+        BoughtView: {
+            adds: string[];
+            costs: string;
+            inStore: boolean;
+            perAim: string[];
+            /** Format: int32 */
+            seenYears: number;
+            /** Format: double */
+            worth: number;
+            /** Format: int32 */
+            years: number;
+        };
         BoundaryView: {
             /** Format: double */
             areaAc: number;
@@ -2502,23 +2514,14 @@ export interface components {
             value: number;
         };
         MemberView: {
-            adds: string[];
-            costs: string;
+            buys: components["schemas"]["BoughtView"];
             /** @enum {string} */
             group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
-            inStore: boolean;
             leaves: components["schemas"]["FigureView"][];
             left?: components["schemas"]["FigureView"];
             name: string;
-            perAim: string[];
-            /** Format: int32 */
-            seenYears: number;
             species: string;
             substitute?: components["schemas"]["SubstituteView"];
-            /** Format: double */
-            worth: number;
-            /** Format: int32 */
-            years: number;
         };
         Method: {
             id: string;
@@ -2599,23 +2602,14 @@ export interface components {
             work: components["schemas"]["WorkView"][];
         };
         MoreView: {
-            adds: string[];
+            buys: components["schemas"]["BoughtView"];
             concern?: string;
-            costs: string;
             /** @enum {string} */
             group: "cool-grass" | "warm-grass" | "cool-legume" | "warm-legume" | "brassica" | "broadleaf";
-            inStore: boolean;
             name: string;
-            perAim: string[];
             /** Format: double */
             percent: number;
-            /** Format: int32 */
-            seenYears: number;
             species: string;
-            /** Format: double */
-            worth: number;
-            /** Format: int32 */
-            years: number;
         };
         Move: {
             from: string;

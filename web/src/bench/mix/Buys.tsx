@@ -35,14 +35,23 @@ function Heads({ view, first }: { view: View; first: string }) {
   );
 }
 
-/** What a species adds to each aim, with what one more of it costs through this species. */
-function Adds({ adds, perAim }: { adds: string[]; perAim: (string | null | undefined)[] }) {
-  return adds.map((a, i) => (
-    <td key={i} className="fig px-1">
-      {a}
-      {perAim[i] && <span className="block text-[11px] text-ink2">{perAim[i]}</span>}
-    </td>
-  ));
+/** What a species adds to each aim, with what one more of it costs through it, its years and its seed. */
+function Bought({ buys: b }: { buys: More['buys'] }) {
+  return (
+    <>
+      {b.adds.map((a, i) => (
+        <td key={i} className="fig px-1">
+          {a}
+          {b.perAim[i] && <span className="block text-[11px] text-ink2">{b.perAim[i]}</span>}
+        </td>
+      ))}
+      <td className="fig px-1 font-bold">{signed(b.worth)}</td>
+      <td className="fig px-1">
+        {b.seenYears} of {b.years}
+      </td>
+      <td className="fig px-1">{b.costs}</td>
+    </>
+  );
 }
 
 function Whole({ view, name }: { view: View; name: string }) {
@@ -143,14 +152,9 @@ export function Buys({
                             : 'if it does not come up, nothing stands'}
                         </span>
                       </th>
-                      <Adds adds={m.adds} perAim={m.perAim} />
-                      <td className="fig px-1 font-bold">{signed(m.worth)}</td>
-                      <td className="fig px-1">
-                        {m.seenYears} of {m.years}
-                      </td>
-                      <td className="fig px-1">{m.costs}</td>
+                      <Bought buys={m.buys} />
                       <td className="pl-2 text-left text-[12.5px]">
-                        {store(m.inStore)}
+                        {store(m.buys.inStore)}
                         {m.substitute && (
                           <>
                             no seed in store; instead{' '}
@@ -195,12 +199,7 @@ export function Buys({
                           at {m.percent} % of its full rate{m.concern && `; ${m.concern}`}
                         </span>
                       </th>
-                      <Adds adds={m.adds} perAim={m.perAim} />
-                      <td className="fig px-1 font-bold">{signed(m.worth)}</td>
-                      <td className="fig px-1">
-                        {m.seenYears} of {m.years}
-                      </td>
-                      <td className="fig px-1">{m.costs}</td>
+                      <Bought buys={m.buys} />
                       <td className="pl-2 text-left text-[12.5px]">
                         {!components.some((c) => c.species === m.species) && (
                           <button
@@ -212,7 +211,7 @@ export function Buys({
                             add
                           </button>
                         )}
-                        {store(m.inStore)}
+                        {store(m.buys.inStore)}
                       </td>
                     </tr>
                   ))}

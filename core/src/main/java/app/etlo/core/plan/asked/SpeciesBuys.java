@@ -77,14 +77,28 @@ public final class SpeciesBuys {
             List<Optional<String>> perAim) {}
 
     /**
+     * What a species buys.
+     *
+     * @param adds what it adds to each aim, signed, in the order of the aims
+     * @param worth that goes with it, % of the aims as far as they are counted on
+     * @param seenYears of {@code years} in which it is 5 % or more of the most dry tops
+     * @param costs of its seed per area
+     * @param perAim what one more of each aim costs through it
+     */
+    public record BoughtView(
+            List<String> adds,
+            double worth,
+            int seenYears,
+            int years,
+            String costs,
+            List<Optional<String>> perAim,
+            boolean inStore) {}
+
+    /**
      * One species of the mix.
      *
      * @param left dry tops of the others without it: what is there where it does not emerge; absent when none is left
      * @param leaves what the others deliver, in the order of the aims
-     * @param adds what it adds to each aim, signed
-     * @param worth that goes with it, % of the aims as far as they are counted on
-     * @param seenYears of {@code years} in which it is 5 % or more of the most dry tops
-     * @param costs of its seed per area; {@code perAim} what one more of each aim costs through it
      * @param substitute where no seed of it is in store
      */
     public record MemberView(
@@ -93,32 +107,19 @@ public final class SpeciesBuys {
             Group group,
             Optional<FigureView> left,
             List<FigureView> leaves,
-            List<String> adds,
-            double worth,
-            int seenYears,
-            int years,
-            String costs,
-            List<Optional<String>> perAim,
-            boolean inStore,
+            BoughtView buys,
             Optional<SubstituteView> substitute) {}
 
     /** In its place, of the same group. */
     public record SubstituteView(String species, String name, boolean inStore) {}
 
-    /** One more species, at a share of its full rate. */
+    /**
+     * One more species.
+     *
+     * @param percent of its full rate
+     */
     public record MoreView(
-            String species,
-            String name,
-            Group group,
-            double percent,
-            List<String> adds,
-            double worth,
-            int seenYears,
-            int years,
-            String costs,
-            List<Optional<String>> perAim,
-            boolean inStore,
-            Optional<String> concern) {}
+            String species, String name, Group group, double percent, BoughtView buys, Optional<String> concern) {}
 
     private SpeciesBuys(Evaluated e, String coverId, List<LotEntry> lots, Map<String, Double> freeKg) {
         this.e = e;
@@ -209,7 +210,6 @@ public final class SpeciesBuys {
         Map<String, Double> rest = new LinkedHashMap<>(mix.shares());
         rest.remove(id);
         Grown left = grow(rest);
-        double perHa = cost.perHa(Map.of(id, mix.shares().get(id)), false);
         return new MemberView(
                 id,
                 species.name(),
@@ -218,16 +218,23 @@ public final class SpeciesBuys {
                 left.outlook()
                         .map(o -> o.aims().values().stream().map(this::figure).toList())
                         .orElse(List.of()),
-                adds(left, mix),
-                worth(left, mix),
-                seen(mix, id),
-                years(mix),
+                bought(id, left, mix),
+                cost.inStore(id) ? Optional.empty() : substitute(species, mix, free));
+    }
+
+    /** What comes with a species, from the mix without it to the one with it. */
+    private BoughtView bought(String species, Grown without, Grown with) {
+        double perHa = cost.perHa(Map.of(species, with.shares().get(species)), false);
+        return new BoughtView(
+                adds(without, with),
+                worth(without, with),
+                seen(with, species),
+                years(with),
                 money(perHa),
                 aims.stream()
-                        .map(a -> perAim(perHa, mix.aim(a) - left.aim(a), a))
+                        .map(a -> perAim(perHa, with.aim(a) - without.aim(a), a))
                         .toList(),
-                cost.inStore(id),
-                cost.inStore(id) ? Optional.empty() : substitute(species, mix, free));
+                cost.inStore(species));
     }
 
     private Optional<SubstituteView> substitute(Species gone, Grown mix, List<Candidate> free) {
@@ -250,9 +257,11 @@ public final class SpeciesBuys {
                         (Candidate c) -> !cost.inStore(c.species().id())))
                 .limit(TRIED)
                 .map(c -> oneMore(base, c))
-                .sorted(Comparator.comparing((MoreView m) -> !(m.inStore() && m.worth() > 0))
-                        .thenComparing(
-                                Comparator.comparingDouble(MoreView::worth).reversed()))
+                .sorted(Comparator.comparing(
+                                (MoreView m) -> !(m.buys().inStore() && m.buys().worth() > 0))
+                        .thenComparing(Comparator.comparingDouble(
+                                        (MoreView m) -> m.buys().worth())
+                                .reversed()))
                 .toList();
     }
 
@@ -262,21 +271,12 @@ public final class SpeciesBuys {
         Map<String, Double> shares = new LinkedHashMap<>(base.shares());
         shares.put(s.id(), share);
         Grown with = grow(shares);
-        double perHa = cost.perHa(Map.of(s.id(), share), false);
         return new MoreView(
                 s.id(),
                 s.name(),
                 s.group(),
                 Math.round(share * 100),
-                adds(base, with),
-                worth(base, with),
-                seen(with, s.id()),
-                years(with),
-                money(perHa),
-                aims.stream()
-                        .map(a -> perAim(perHa, with.aim(a) - base.aim(a), a))
-                        .toList(),
-                cost.inStore(s.id()),
+                bought(s.id(), base, with),
                 c.findings().stream().findFirst().map(f -> e.said(f.text())));
     }
 

@@ -61,19 +61,19 @@ class SpeciesBuysTest {
             for (int a = 0; a < v.aims().size(); a++) {
                 double whole = number(v.whole().aims().get(a).text());
                 double left = number(m.leaves().get(a).text());
-                assertThat(number(m.adds().get(a))).as(m.name()).isCloseTo(whole - left, within(1.01));
+                assertThat(number(m.buys().adds().get(a))).as(m.name()).isCloseTo(whole - left, within(1.01));
             }
         }
         // one truth: the whole is what the step Mix shows
         assertThat(v.whole().aims().get(0).text())
                 .isEqualTo(
                         buys(Optional.empty(), List.of()).whole().aims().get(0).text());
-        assertThat(number(member(v, "hairy-vetch").adds().get(0))).isPositive();
-        assertThat(member(v, "hairy-vetch").seenYears())
-                .isLessThanOrEqualTo(member(v, "hairy-vetch").years());
-        assertThat(member(v, "hairy-vetch").perAim().get(0))
+        assertThat(number(member(v, "hairy-vetch").buys().adds().get(0))).isPositive();
+        assertThat(member(v, "hairy-vetch").buys().seenYears())
+                .isLessThanOrEqualTo(member(v, "hairy-vetch").buys().years());
+        assertThat(member(v, "hairy-vetch").buys().perAim().get(0))
                 .hasValueSatisfying(p -> assertThat(p).endsWith("/kg"));
-        assertThat(member(v, "cereal-rye").perAim().get(0)).isEmpty();
+        assertThat(member(v, "cereal-rye").buys().perAim().get(0)).isEmpty();
     }
 
     @Test
@@ -82,7 +82,7 @@ class SpeciesBuysTest {
         assertThat(v.members()).isEmpty();
         assertThat(v.base()).contains("Cereal rye");
         MoreView best = v.more().stream()
-                .max(Comparator.comparingDouble(MoreView::worth))
+                .max(Comparator.comparingDouble(m -> m.buys().worth()))
                 .orElseThrow();
         assertThat(best.group().isLegume()).isTrue();
         assertThatThrownBy(() -> buys(Optional.of("kelp"), List.of())).isInstanceOf(Refused.class);
@@ -92,7 +92,7 @@ class SpeciesBuysTest {
     void seed_in_store_comes_first_and_stands_in_for_what_is_not_there() {
         List<LotEntry> lots = store("sweetclover,A,97,88,5,400\ncereal-rye,B,97,88,0.8,4000\n");
         BuysView v = buys(Optional.empty(), lots);
-        assertThat(member(v, "cereal-rye").inStore()).isTrue();
+        assertThat(member(v, "cereal-rye").buys().inStore()).isTrue();
         assertThat(member(v, "cereal-rye").substitute()).isEmpty();
         assertThat(member(v, "hairy-vetch").substitute()).hasValueSatisfying(s -> {
             assertThat(s.species()).isEqualTo("sweetclover");
@@ -100,8 +100,8 @@ class SpeciesBuysTest {
         });
         BuysView beside = buys(Optional.of("cereal-rye"), lots);
         assertThat(beside.more().get(0).species()).isEqualTo("sweetclover");
-        assertThat(beside.more().get(0).worth()).isPositive();
-        assertThat(beside.more().get(1).worth())
-                .isGreaterThan(beside.more().get(0).worth());
+        assertThat(beside.more().get(0).buys().worth()).isPositive();
+        assertThat(beside.more().get(1).buys().worth())
+                .isGreaterThan(beside.more().get(0).buys().worth());
     }
 }
