@@ -2374,6 +2374,10 @@ export interface components {
         KindView: {
             /** @enum {string} */
             delivers: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
+            expression: string;
+            factors: {
+                [key: string]: number;
+            };
             id: string;
             measures: components["schemas"]["MeasureView"][];
             name: string;
@@ -2501,6 +2505,9 @@ export interface components {
             product: string;
         };
         MeasureView: {
+            factors: {
+                [key: string]: number;
+            };
             name: string;
             symbol: string;
             /** @enum {string} */

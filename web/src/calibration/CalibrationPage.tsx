@@ -19,6 +19,9 @@ import {
   type Typed,
 } from './test';
 import { Select } from '../ui/Select';
+import { offline } from './offline';
+import { useSendWaiting } from './useSendWaiting';
+import { keepWaiting, waiting } from './waiting';
 
 const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', 'back'];
 const KEPT_DRAFT = 'etlo-calibration';
@@ -126,7 +129,7 @@ function Pad({ onKey }: { onKey: (key: string) => void }) {
   );
 }
 
-function Answer({ test }: { test: CatchTest | undefined }) {
+function Answer({ test, kind }: { test: CatchTest | undefined; kind: Kind }) {
   const queries = useQueryClient();
   const result = useQuery({
     queryKey: ['calibration', test],
@@ -144,8 +147,14 @@ function Answer({ test }: { test: CatchTest | undefined }) {
         }),
       ),
     onSuccess: () => queries.invalidateQueries({ queryKey: ['calibrations'] }),
+    onError: (e, id) => {
+      // without a connection it waits on the phone until there is one
+      if (!(e instanceof Refusal) && test) keepWaiting([...waiting(), { id, test }]);
+    },
   });
-  const r = test ? result.data : undefined;
+  const away = result.isError && !(result.error instanceof Refusal);
+  const alone = away && test ? offline(kind, test) : undefined;
+  const r = test && !away ? result.data : undefined;
   return (
     // its room is kept, so that the keys under it stay where the thumb is when the answer comes
     <section aria-label="What it delivers" aria-live="polite" className="min-h-[200px] py-2">
@@ -187,6 +196,35 @@ function Answer({ test }: { test: CatchTest | undefined }) {
             <p className="text-ink2 italic">{r.source}</p>
           </details>
         </>
+      ) : alone ? (
+        <>
+          <p className="fig text-[52px] leading-none font-bold">
+            {alone.delivered.toPrecision(3)}{' '}
+            <span className="text-[18px] font-normal">{alone.unit}</span>
+          </p>
+          {alone.change !== undefined && (
+            <p className="mt-1 text-[17px] font-bold">
+              {Math.abs(alone.change) < 0.5
+                ? 'It delivers what it should.'
+                : `It must deliver ${Math.abs(alone.change).toFixed(0)} % ${alone.change > 0 ? 'more' : 'less'}.`}
+            </p>
+          )}
+          <p className="text-[14px] text-ink2 italic">
+            Worked out on this phone: no connection. The next setting comes when there is one.
+          </p>
+          <button
+            type="button"
+            className="btn btn-main mt-2 min-h-[50px] px-5 text-[17px]"
+            onClick={() => remember.mutate(newId('k-'))}
+          >
+            Save this test
+          </button>
+          {remember.isError && (
+            <p role="status" className="text-[14px]">
+              Kept on this phone; sent when the connection is back.
+            </p>
+          )}
+        </>
       ) : (
         <p className="text-[15px] text-ink2 italic">
           Type what you measured; the answer stands here.
@@ -202,6 +240,7 @@ function problemsOf(error: unknown) {
 
 export function CalibrationPage() {
   const known = useCalibrations();
+  useSendWaiting();
   const us = useUnits() === 'us';
   const back = useNavigate();
   const [search] = useSearchParams();
@@ -315,7 +354,7 @@ export function CalibrationPage() {
               />
             </div>
             <div>
-              <Answer test={problems ? undefined : test} />
+              <Answer test={problems ? undefined : test} kind={kind} />
               {draft.card && (
                 <p className="text-[14px]">
                   For a card of a plan.{' '}

@@ -8,6 +8,9 @@ import app.etlo.core.working.Source;
  * @param lies where the seed comes to lie
  */
 public record SowingMethod(String id, String name, double rateFactor, String operation, SeedLies lies, Source source) {
+    /** Broadcast on ground that still freezes and thaws. */
+    public static final String FROST_SEEDED = "frost-seeded";
+
     /** Scattered by hand. */
     public static final String BY_HAND = "by-hand";
 

@@ -145,6 +145,11 @@ public final class Calibration {
             return delivers;
         }
 
+        /** What it computes, in the units of its measures, by their symbols. */
+        public String expression() {
+            return formula.expression();
+        }
+
         public List<Measure> measures() {
             return measures;
         }

@@ -11,10 +11,6 @@ import java.util.List;
  * @param high highest believed value, in {@code unit}
  */
 public record PlausibleSpan(double low, double high, Unit unit) {
-    private static final double HA_PER_AC = 0.40468564224;
-    private static final double KG_PER_LB = 0.45359237;
-    private static final double KG_PER_QUINTAL = 100;
-
     /** What the adviser may have meant: the same digits read otherwise. */
     public record Slip(Quantity meant, String because) {}
 
@@ -38,11 +34,6 @@ public record PlausibleSpan(double low, double high, Unit unit) {
         }
         if (typed.unit() == Unit.PERCENT) {
             add(found, new Quantity(typed.value() * 100, Unit.PERCENT), "a fraction typed for a percentage");
-        }
-        if (typed.unit().dimension() == Dimension.MASS_PER_AREA) {
-            add(found, new Quantity(typed.value() / HA_PER_AC, Unit.KG_PER_HA), "typed in kg per acre");
-            add(found, new Quantity(typed.value() * KG_PER_LB, Unit.KG_PER_HA), "typed in lb per hectare");
-            add(found, new Quantity(typed.value() * KG_PER_QUINTAL, Unit.KG_PER_HA), "typed in quintals per hectare");
         }
         add(found, new Quantity(typed.value() / 10, typed.unit()), "a decimal point left out");
         return List.copyOf(found);

@@ -51,6 +51,11 @@ public final class Formula {
         this.compiled = compiled(expression);
     }
 
+    /** The expression as it is computed and shown. */
+    public String expression() {
+        return expression;
+    }
+
     /**
      * A rule of the given name.
      *

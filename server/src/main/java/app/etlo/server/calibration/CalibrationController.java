@@ -28,6 +28,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
@@ -84,9 +85,25 @@ class CalibrationController {
             @Size(max = 80) String coverId,
             @Size(max = 20) String box) {}
 
-    record MeasureView(String symbol, String name, Optional<Unit> unit, List<Unit> units) {}
+    /**
+     * @param factors from each unit to the one of the expression
+     */
+    record MeasureView(
+            String symbol, String name, Optional<Unit> unit, List<Unit> units, Map<String, Double> factors) {}
 
-    record KindView(String id, String name, Unit delivers, List<Unit> units, List<MeasureView> measures) {}
+    /**
+     * A way of testing; with its expression a phone without a connection still says what a machine delivers.
+     *
+     * @param factors from each unit of what it delivers to its own
+     */
+    record KindView(
+            String id,
+            String name,
+            Unit delivers,
+            List<Unit> units,
+            List<MeasureView> measures,
+            String expression,
+            Map<String, Double> factors) {}
 
     /**
      * @param delivered written in the person's units
@@ -148,8 +165,18 @@ class CalibrationController {
                 units(k.delivers()),
                 k.measures().stream()
                         .map(m -> new MeasureView(
-                                m.symbol(), m.name(), unit(m), unit(m).isEmpty() ? List.of() : units(m.unit())))
-                        .toList());
+                                m.symbol(),
+                                m.name(),
+                                unit(m),
+                                unit(m).isEmpty() ? List.of() : units(m.unit()),
+                                unit(m).isEmpty() ? Map.of() : factors(m.unit())))
+                        .toList(),
+                k.expression(),
+                factors(k.delivers()));
+    }
+
+    private static Map<String, Double> factors(Unit to) {
+        return units(to).stream().collect(Collectors.toMap(Unit::symbol, u -> u.to(to, 1)));
     }
 
     private static Optional<Unit> unit(Measure m) {

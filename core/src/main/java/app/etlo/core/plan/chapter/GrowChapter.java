@@ -1,7 +1,6 @@
 package app.etlo.core.plan.chapter;
 
 import app.etlo.core.ground.WinterStand;
-import app.etlo.core.knowledge.CoverPurpose;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.BloomClock;
 import app.etlo.core.mix.GrowVerdict;
@@ -15,7 +14,6 @@ import app.etlo.core.plan.document.PlanDocument.CheckEntry;
 import app.etlo.core.plan.timeline.CoverInTime;
 import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.quantity.Said;
-import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -34,15 +32,6 @@ final class GrowChapter {
     private static final int AGAIN_DAYS = 10;
     private static final double GOOD_STAND = 0.7;
     private static final double THIN_STAND = 0.4;
-    /** Around the begin of winter a look is the autumn gate. */
-    private static final int GATE_BEFORE_DAYS = 45;
-
-    private static final int GATE_AFTER_DAYS = 20;
-    /** By dormancy a cereal for a rolled mulch is dense and tillers, 8 to 10 cm tall (common practice). */
-    private static final double GATE_COVER = 60;
-
-    private static final double GATE_HEIGHT_CM = 8;
-    private static final double GATE_TILLERS_M2 = 300;
     private static final double DOMINATES = 65;
     private static final double DOMINATES_OF_TWO = 75;
     private static final double PATCHY = 20;
@@ -79,7 +68,7 @@ final class GrowChapter {
     private List<GrowVerdict> of(CheckEntry c) {
         List<GrowVerdict> all = new ArrayList<>();
         c.plants().ifPresent(q -> all.add(stand(c, q.in(Unit.PER_M2))));
-        gate(c).ifPresent(all::add);
+        winter.flatMap(w -> new AutumnGate(cover, w.day()).of(c)).ifPresent(all::add);
         c.nodules().ifPresent(n -> all.add(nodules(c, n)));
         balance(c).ifPresent(all::add);
         c.patchesPercent().filter(p -> p > 0).ifPresent(p -> all.add(patches(c, p)));
@@ -168,66 +157,6 @@ final class GrowChapter {
                                                         .isBefore(cover.sown().orElseThrow()))
                                                 .orElse(true))
                                         .orElse(false))));
-    }
-
-    private boolean isMulch() {
-        return cover.sowing().sownFor().id().equals(CoverPurpose.MULCH)
-                || cover.endings().stream().anyMatch(e -> e.method().rolls())
-                || cover.entry().aims().orElse(List.of()).stream().limit(2).anyMatch("mulch"::equals);
-    }
-
-    /** Dense and green enough to keep what is promised of it, as winter finds it. */
-    private Optional<GrowVerdict> gate(CheckEntry c) {
-        boolean looked = c.coverPercent().isPresent()
-                || c.tillers().isPresent()
-                || c.height().isPresent();
-        Optional<LocalDate> day = winter.map(WinterStand::day)
-                .filter(d -> c.on().isAfter(d.minusDays(GATE_BEFORE_DAYS + 1L))
-                        && c.on().isBefore(d.plusDays(GATE_AFTER_DAYS + 1L)));
-        if (!looked || c.species().isPresent() || day.isEmpty()) {
-            return Optional.empty();
-        }
-        List<String> short_ = new ArrayList<>();
-        c.coverPercent()
-                .filter(v -> v < GATE_COVER)
-                .ifPresent(v -> short_.add("green cover " + Math.round(v) + " %, wanted " + Math.round(GATE_COVER)));
-        c.height()
-                .map(q -> q.in(Unit.CENTIMETRE))
-                .filter(v -> v < GATE_HEIGHT_CM)
-                .ifPresent(v -> short_.add(Said.of(round(v), Unit.CENTIMETRE) + " tall, wanted "
-                        + Said.of(GATE_HEIGHT_CM, Unit.CENTIMETRE)));
-        if (isMulch()) {
-            c.tillers()
-                    .map(q -> q.in(Unit.PER_M2))
-                    .filter(v -> v < GATE_TILLERS_M2)
-                    .ifPresent(v -> short_.add(Said.of(round(v), Unit.PER_M2) + " tillers, wanted "
-                            + Said.of(GATE_TILLERS_M2, Unit.PER_M2)));
-        }
-        Optional<LocalDate> spring =
-                cover.end().map(e -> e.date().minusDays(28)).filter(d -> d.isAfter(c.on()));
-        if (short_.isEmpty()) {
-            return Optional.of(new GrowVerdict(
-                    "autumn",
-                    "dense and green enough",
-                    "About " + Shown.date(day.get()) + " growth stops; what was looked at keeps the promise"
-                            + (isMulch() ? " of a mulch: 400 heads a square metre by heading is dense" : "") + ".",
-                    List.of(),
-                    spring,
-                    spring.map(d -> "look again in spring: mass and evenness")));
-        }
-        return Optional.of(new GrowVerdict(
-                "autumn",
-                "too thin",
-                "When growth stops, about " + Shown.date(day.get()) + ": " + String.join("; ", short_) + "."
-                        + (isMulch()
-                                ? " A mulch against weeds is not to be counted on: where no herbicide may follow, a thin mulch has"
-                                        + " no rescue after planting."
-                                : " Little holds the soil until spring."),
-                List.of(),
-                spring,
-                spring.map(d -> isMulch()
-                        ? "plan B is decided by then: end it earlier and plant with tillage or another weed control"
-                        : "decide by then whether it is worth keeping")));
     }
 
     private GrowVerdict nodules(CheckEntry c, String seen) {

@@ -1,5 +1,6 @@
 package app.etlo.core.plan.chapter;
 
+import app.etlo.core.knowledge.SowingMethod;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.mix.SeedDepth;
 import app.etlo.core.mix.SeedPlaced;
@@ -25,6 +26,7 @@ import app.etlo.core.working.Formula;
 import app.etlo.core.working.Input;
 import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
+import java.time.LocalDate;
 import java.util.Optional;
 
 /** The step Sow: what the seed meets, what it bears beside it, and what the drill can do in time. */
@@ -58,7 +60,7 @@ final class SowChapter {
         String id = "sow/" + c.id();
         Optional<Figure> days = c.window().flatMap(w -> offer.flatMap(o -> o.drillDays(w, id + "/drillDays")));
         Optional<Seedbed> seedbed =
-                c.sown().flatMap(d -> plan.years().map(y -> Seedbed.of(id, d, c.species(), y, growth.seedbedC(d))));
+                c.sown().flatMap(d -> plan.years().map(y -> Seedbed.of(id, d, c.species(), y, soilC(c, d))));
         return new SowResult(
                 withSeedKgHa(c).map(q -> seedPlacedLimit(c)),
                 seedbed,
@@ -70,6 +72,11 @@ final class SowChapter {
                         .flatMap(a -> SownAs.area(c.id(), a, plan.area())),
                 GrownLegumes.of(plan, c),
                 plan.timeline().sow(c.id()).flatMap(Operation.Sow::seedbedCheck).map(k -> verdict(k, c, seedbed)));
+    }
+
+    /** Frost seeding is meant for cold ground: no species is called too cold for it. */
+    private Optional<double[]> soilC(CoverInTime c, LocalDate day) {
+        return c.sowing().method().id().equals(SowingMethod.FROST_SEEDED) ? Optional.empty() : growth.seedbedC(day);
     }
 
     private SeedbedVerdict verdict(SeedbedCheckEntry k, CoverInTime c, Optional<Seedbed> seedbed) {

@@ -110,6 +110,15 @@ public final class TypedNumbers {
 
     private void cover(CoverEntry entry, Context context) {
         entry.mix()
+                .flatMap(m -> m.bag())
+                .ifPresent(b ->
+                        add(Step.MIX, entry.id(), "Rate of the bag", Optional.of(b.rate()), 3, 200, Unit.KG_PER_HA));
+        entry.checks().orElse(List.of()).forEach(k -> {
+            add(Step.GROW, entry.id(), "Plants counted", k.plants(), 0, 3000, Unit.PER_M2);
+            add(Step.GROW, entry.id(), "Tillers", k.tillers(), 0, 5000, Unit.PER_M2);
+            add(Step.GROW, entry.id(), "Height", k.height(), 1, 400, Unit.CENTIMETRE);
+        });
+        entry.mix()
                 .ifPresent(mix -> mix.components().forEach(c -> {
                     Species s = knowledge.species().get(c.species());
                     double most = s.fullRateKgHa().high() * 1.6 * s.seedsPerKg().high() / 1e4;
@@ -165,6 +174,8 @@ public final class TypedNumbers {
         add(Step.MIX, subject, "Price" + name, lot.price(), 0.1, 60, Unit.MONEY_PER_KG);
         add(Step.MIX, subject, "Bag size" + name, lot.bagSize(), 0.25, 1300, Unit.KILOGRAM);
         Species s = knowledge.species().get(lot.species());
+        add(Step.MIX, subject, "Temperature of the store" + name, lot.storedAt(), -25, 40, Unit.CELSIUS);
+        add(Step.MIX, subject, "Moisture" + name, percent(lot.moisturePercent()), 4, 20, Unit.PERCENT);
         add(
                 Step.MIX,
                 subject,
@@ -185,6 +196,19 @@ public final class TypedNumbers {
             add(Step.PLANT, subject, "Strip width", s.rows().flatMap(RowsEntry::strip), 5, 60, Unit.CENTIMETRE);
             add(Step.PLANT, subject, "Row width", s.rows().flatMap(RowsEntry::spacing), 10, 300, Unit.CENTIMETRE);
             add(step, subject, "Sown area", s.sownArea(), 0.02, 1000, Unit.HECTARE);
+            s.sownAs().ifPresent(a -> {
+                add(Step.SOW, subject, "Radius of a basin", a.basinRadius(), 0.2, 10, Unit.METRE);
+                add(Step.SOW, subject, "Width of a strip", a.stripWidth(), 0.1, 60, Unit.METRE);
+                add(Step.SOW, subject, "From strip to strip", a.stripEvery(), 0.3, 200, Unit.METRE);
+            });
+            s.seedbedCheck().ifPresent(k -> {
+                add(Step.SOW, subject, "A heel sinks", k.heelSinks(), 0, 15, Unit.CENTIMETRE);
+                add(Step.SOW, subject, "Moist from", k.moistFrom(), 0, 60, Unit.CENTIMETRE);
+                add(Step.SOW, subject, "Weed seedlings", k.weeds(), 0, 3000, Unit.PER_M2);
+            });
+            s.inoculants()
+                    .orElse(List.of())
+                    .forEach(i -> add(Step.SOW, subject, "Dose of inoculant", i.dose(), 0.5, 60, Unit.G_PER_KG));
             add(Step.SOW, subject, "Working width", s.catchWidth(), 0.1, 40, Unit.METRE);
             add(Step.SOW, subject, "Distance driven", s.catchDistance(), 5, 1000, Unit.METRE);
             add(step, subject, "Depth", s.depth(), 0.5, 80, Unit.CENTIMETRE);

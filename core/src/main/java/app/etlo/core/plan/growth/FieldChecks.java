@@ -43,12 +43,18 @@ public final class FieldChecks {
 
     private static final double FEW_NODULES = 0.5;
     private static final double LEAST_ERROR_LEFT = 0.1;
+    /** So much of a field bare is the most that is believed. */
+    private static final double MOST_BARE = 0.95;
+
     /** Nothing seen counts as this share of the forecast: a ratio of nothing says nothing. */
     private static final double LEAST_SEEN = 0.01;
 
     private FieldChecks() {}
 
-    record Check(String coverId, CheckEntry entry) {}
+    /**
+     * @param bareBefore share of the field that an earlier check found bare, which the forecast knows already
+     */
+    record Check(String coverId, CheckEntry entry, double bareBefore) {}
 
     /**
      * A check and what it does to the forecast.
@@ -80,9 +86,15 @@ public final class FieldChecks {
     static List<Check> inTime(PlanDocument plan, LocalDate asOf) {
         List<Check> all = new ArrayList<>();
         for (CoverEntry c : plan.covers()) {
-            c.checks().orElse(List.of()).stream()
+            List<CheckEntry> checks = c.checks().orElse(List.of()).stream()
                     .filter(k -> !k.on().isAfter(asOf))
-                    .forEach(k -> all.add(new Check(c.id(), k)));
+                    .sorted(Comparator.comparing(CheckEntry::on))
+                    .toList();
+            double bare = 0;
+            for (CheckEntry k : checks) {
+                all.add(new Check(c.id(), k, bare));
+                bare = k.patchesPercent().map(v -> v / 100).orElse(bare);
+            }
         }
         all.sort(Comparator.comparing((Check c) -> c.entry().on())
                 .thenComparing(Check::coverId)
@@ -176,6 +188,12 @@ public final class FieldChecks {
             } else {
                 c.coverPercent().ifPresent(v -> cover(v / 100, Optional.empty()));
             }
+            // what was measured over the whole field has its patches in it
+            c.patchesPercent()
+                    .filter(v -> c.coverPercent().isEmpty()
+                            && c.transect().isEmpty()
+                            && c.species().isEmpty())
+                    .ifPresent(v -> patches(v / 100));
             c.stage().ifPresent(this::stage);
             c.height().ifPresent(q -> height(q.in(Unit.METRE)));
             double fixing = c.nodules()
@@ -259,6 +277,17 @@ public final class FieldChecks {
         }
 
         /** The tallest as measured here and there, against the forecast; few measures never move it far. */
+        /** The bare part of a field carries nothing of what the rest does. */
+        private void patches(double bare) {
+            double left = (1 - Math.min(MOST_BARE, bare)) / (1 - Math.min(MOST_BARE, check.bareBefore()));
+            if (Math.abs(left - 1) < 1e-9) {
+                return;
+            }
+            massFactor *= left;
+            said.add(Math.round(100 * bare) + " % of the field bare: of the whole field from here on × "
+                    + Shown.text(massFactor, Unit.FRACTION));
+        }
+
         private void height(double seenM) {
             double forecastM = tallestM();
             String both = "height " + whole(100 * seenM, Unit.CENTIMETRE) + ", forecast "

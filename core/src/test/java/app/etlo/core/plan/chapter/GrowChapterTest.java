@@ -105,6 +105,28 @@ class GrowChapterTest {
         assertThat(balance.said()).contains("cereal rye 90 % of the plants, sown as");
     }
 
+    private static List<Double> factors(String... checks) {
+        ObjectNode plan = (ObjectNode) Json.tree(Json.write(PLAN.plan()));
+        ((ObjectNode) plan.at("/covers/0")).set("checks", Json.tree("[" + String.join(",", checks) + "]"));
+        return EVALUATOR
+                .evaluate(Plans.READER.read((JsonNode) plan), PLAN.context(), LocalDate.of(2026, 12, 1))
+                .covers()
+                .get(0)
+                .checks()
+                .stream()
+                .map(s -> s.massFactor())
+                .toList();
+    }
+
+    @Test
+    void bare_patches_are_taken_off_once_however_often_they_are_seen() {
+        String patches = "{\"id\":\"k%d\",\"on\":\"2026-%d-10\",\"patchesPercent\":30}";
+        assertThat(factors(patches.formatted(1, 10), patches.formatted(2, 11))).containsExactly(0.7, 1.0);
+        // a cover judged over the whole field has them in it
+        String judged = "{\"id\":\"k1\",\"on\":\"2026-10-10\",\"coverPercent\":60%s}";
+        assertThat(factors(judged.formatted(",\"patchesPercent\":30"))).isEqualTo(factors(judged.formatted("")));
+    }
+
     @Test
     void the_clock_of_bloom_lies_inside_the_season_and_ahead_of_seed() {
         var rye = PLAN.covers().get(0).clocks().stream()
