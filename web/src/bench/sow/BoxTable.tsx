@@ -52,9 +52,9 @@ export function BoxTable({
             </td>
             <td className="pl-2 text-right font-bold">
               <FigureText of={b.catchTest} />
-              <span className="block text-[12.5px] font-normal">
+              <span className="mt-1 block text-[12.5px] font-normal">
                 <Link
-                  className="link"
+                  className="link inline-flex min-h-[28px] items-center"
                   aria-label={`Calibrate the ${b.name.toLowerCase()}`}
                   to={calibrateLink({
                     planId: state.plan.id,
