@@ -145,6 +145,28 @@ class MixTest {
     }
 
     @Test
+    void a_ready_made_bag_of_the_store_is_sown_as_its_species() {
+        String bag = "{\"mine\":{\"id\":\"b1\",\"species\":\"cereal-rye\",\"label\":\"Ready\",\"purityPercent\":100,"
+                + "\"germinationPercent\":100,\"parts\":["
+                + "{\"species\":\"spring-oats\",\"percent\":70,\"germinationPercent\":90},"
+                + "{\"species\":\"phacelia\",\"percent\":20,\"germinationPercent\":80}]}}";
+        JsonNode kept = us.put("/api/lots/b1", bag).json();
+        assertThat(kept.path("species").asText()).isEqualTo("spring-oats");
+        assertThat(kept.path("purityPercent").asDouble()).isEqualTo(90);
+        ObjectNode ask = ask();
+        ((ObjectNode) ask.at("/plan/covers/0/mix"))
+                .putObject("bag")
+                .put("lotId", "b1")
+                .putObject("rate")
+                .put("value", 40)
+                .put("unit", "kg/ha");
+        assertThat(us.post("/api/mixes/buys", ask).json().findValuesAsText("species"))
+                .contains("spring-oats", "phacelia");
+        assertThat(us.post("/api/mixes/buys", ask).json().path("members").findValuesAsText("name"))
+                .contains("Phacelia");
+    }
+
+    @Test
     void mixes_are_kept_by_name_in_the_practice() {
         String mix = "{\"id\":\"m1\",\"name\":\"Rye and vetch\",\"mix\":{\"method\":\"share\",\"components\":["
                 + "{\"species\":\"cereal-rye\",\"sharePercent\":50}]}}";

@@ -14,7 +14,7 @@ final class LegumeWithoutInoculant extends Judgement {
                 "legume-without-inoculant",
                 Weight.THINK,
                 Step.SOW,
-                "a legume's lot is not inoculated",
+                "a legume's lot is not inoculated and no inoculant is planned for its group, or it is left out on purpose where the field is not known to have grown the group",
                 Source.commonPractice("inoculate each legume with the rhizobium of its own group"),
                 "high");
     }
@@ -25,7 +25,7 @@ final class LegumeWithoutInoculant extends Judgement {
                 .flatMap(c -> c.components().stream()
                         .filter(k -> k.species().inoculant().isPresent())
                         .filter(k -> k.lot().map(l -> !l.inoculated()).orElse(false))
-                        .filter(k -> !c.use().rhizobia().planned().containsKey(group(k)))
+                        .filter(k -> !answered(c, group(k)))
                         .map(k -> note(
                                         c.id() + "/" + k.species().id(),
                                         c.sown(),
@@ -41,6 +41,14 @@ final class LegumeWithoutInoculant extends Judgement {
                                 .asking(
                                         MissingFact.Kind.INOCULATED,
                                         k.lot().map(SeedLot::id).orElseThrow())));
+    }
+
+    /** Inoculant is planned; left out on purpose is an answer only where the field grew the group lately. */
+    private static boolean answered(Situation.Cover c, String group) {
+        Situation.Rhizobia known = c.use().rhizobia();
+        return Optional.ofNullable(known.planned().get(group))
+                .filter(u -> !u.notNeeded() || known.grown().containsKey(group))
+                .isPresent();
     }
 
     private static String grown(Situation.Cover c, String group) {

@@ -52,8 +52,8 @@ final class RateOutOfUse extends Judgement {
                 sown + " of " + name.toLowerCase(Locale.ROOT) + " drilled is " + (thin ? "less" : "more")
                         + " than a source gives for " + purpose + ": "
                         + Said.span(
-                                Math.round(r.full().kgHa().low()),
-                                Math.round(r.full().kgHa().high()),
+                                Math.round(10 * r.full().kgHa().low()) / 10.0,
+                                Math.round(10 * r.full().kgHa().high()) / 10.0,
                                 Unit.KG_PER_HA)
                         + (thin
                                 ? ". It closes late, and weeds come up in it."

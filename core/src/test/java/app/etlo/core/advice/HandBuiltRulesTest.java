@@ -298,6 +298,11 @@ class HandBuiltRulesTest {
                         with(cover().lot("hairy-vetch", 60, vetch(false))),
                         with(cover().lot("hairy-vetch", 60, vetch(true)))),
                 new Rule(
+                        "legume-without-inoculant",
+                        "is not known to have grown this group",
+                        with(cover().lot("hairy-vetch", 60, vetch(false)).uninoculated("pea and vetch", false)),
+                        with(cover().lot("hairy-vetch", 60, vetch(false)).uninoculated("pea and vetch", true))),
+                new Rule(
                         "weight-share-misleads",
                         "of the plants to come",
                         with(rye().share("phacelia", 60)),
@@ -402,6 +407,11 @@ class HandBuiltRulesTest {
                                         "hairy-vetch",
                                         30,
                                         lot("hairy-vetch", other(0, "2026-08-10", 1, false), "2026-06-01", true)))),
+                new Rule(
+                        "inoculant-late",
+                        "The inoculant of the pea and vetch group was to be used by 1 Aug 2026",
+                        with(cover().lot("hairy-vetch", 60, vetch(false)).inoculant("pea and vetch", "2026-08-01")),
+                        with(cover().lot("hairy-vetch", 60, vetch(false)).inoculant("pea and vetch", "2026-08-10"))),
                 new Rule(
                         "soaked-seed-in-drill",
                         "sticks and bridges",

@@ -534,6 +534,15 @@ final class Scene {
             return this;
         }
 
+        /** Inoculant left out on purpose, on a field that grew the group lately or not. */
+        CoverScene uninoculated(String group, boolean grownLately) {
+            inoculants.put(group, new Sowing.InoculantUse(true, Optional.empty(), Optional.empty(), Optional.empty()));
+            if (grownLately) {
+                rhizobia.put(group, "field pea in 2024");
+            }
+            return this;
+        }
+
         CoverScene soaked(boolean hand) {
             soaked = true;
             byHand = hand;

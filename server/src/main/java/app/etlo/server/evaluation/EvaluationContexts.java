@@ -6,6 +6,7 @@ import app.etlo.core.plan.document.Context.LotEntry;
 import app.etlo.core.plan.document.FieldEntry;
 import app.etlo.core.plan.document.ForecastEntry;
 import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.core.plan.document.PlanDocument.MixEntry;
 import app.etlo.core.plan.document.WeatherEntry;
 import app.etlo.server.farm.FarmStore;
 import app.etlo.server.knowledge.Corrections;
@@ -76,8 +77,7 @@ class EvaluationContexts {
             FieldEntry field = farms.field(plan.fieldId());
             Set<String> named = plan.covers().stream()
                     .flatMap(c -> c.mix().stream())
-                    .flatMap(m -> m.components().stream())
-                    .flatMap(c -> c.lotId().stream())
+                    .flatMap(MixEntry::lotIds)
                     .collect(Collectors.toSet());
             List<LotEntry> lots = named.isEmpty()
                     ? List.of()

@@ -6,6 +6,7 @@ import app.etlo.core.termination.Evidence;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * An adviser's intention for one field, as docs/formats/plan-2.schema.json describes it. Flat lists with stable ids; windows
@@ -138,6 +139,12 @@ public record PlanDocument(
             Optional<BagEntry> bag) {
         public MixEntry {
             components = List.copyOf(components);
+        }
+
+        /** The lots of the store that it names. */
+        public Stream<String> lotIds() {
+            return Stream.concat(
+                    components.stream().flatMap(c -> c.lotId().stream()), bag.map(BagEntry::lotId).stream());
         }
     }
 
