@@ -154,14 +154,15 @@ class MixTest {
         assertThat(kept.path("species").asText()).isEqualTo("spring-oats");
         assertThat(kept.path("purityPercent").asDouble()).isEqualTo(90);
         ObjectNode ask = ask();
+        // the sample is of version 1, which knew no bags
+        ask.set("plan", us.post("/api/formats/plan", ask.get("plan")).json());
         ((ObjectNode) ask.at("/plan/covers/0/mix"))
                 .putObject("bag")
                 .put("lotId", "b1")
                 .putObject("rate")
                 .put("value", 40)
                 .put("unit", "kg/ha");
-        assertThat(us.post("/api/mixes/buys", ask).json().findValuesAsText("species"))
-                .contains("spring-oats", "phacelia");
+        assertThat(us.post("/api/mixes/buys", ask).text()).contains("spring-oats", "phacelia");
         assertThat(us.post("/api/mixes/buys", ask).json().path("members").findValuesAsText("name"))
                 .contains("Phacelia");
     }
