@@ -68,6 +68,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/covers/end-dates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["dates"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/covers/end-dates/workbook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["workbook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/covers/latest": {
         parameters: {
             query?: never;
@@ -1768,6 +1800,34 @@ export interface components {
             on: string;
             operationId: string;
         };
+        DatesRequest: {
+            /** Format: date */
+            asOf: string;
+            coarse: boolean;
+            coverId: string;
+            plan: components["schemas"]["PlanDocument"];
+        };
+        DatesView: {
+            chosen: boolean;
+            coarse: boolean;
+            coverId: string;
+            crop?: string;
+            /** Format: date */
+            from: string;
+            method: string;
+            methods: components["schemas"]["MethodView"][];
+            /** Format: date */
+            methodsOn: string;
+            /** Format: date */
+            planned?: string;
+            /** Format: date */
+            planting?: string;
+            rows: components["schemas"]["RowView"][];
+            /** Format: date */
+            to: string;
+            /** Format: int32 */
+            years: number;
+        };
         Day: {
             /** Format: double */
             rainMm: number;
@@ -1990,6 +2050,8 @@ export interface components {
             organicMatterPercent?: number;
             panDepth?: components["schemas"]["Quantity"];
             penetrometer?: components["schemas"]["Quantity"];
+            /** Format: double */
+            penetrometerPercent?: number;
             pests?: components["schemas"]["Pest"][];
             /** Format: double */
             ph?: number;
@@ -2004,6 +2066,7 @@ export interface components {
             /** Format: double */
             slopeTowards?: number;
             soilTests?: components["schemas"]["SoilTest"][];
+            spadeTests?: components["schemas"]["SpadeLayer"][];
             station?: string;
             /** Format: double */
             stonePercent?: number;
@@ -2534,6 +2597,20 @@ export interface components {
             id: string;
             name: string;
         };
+        MethodView: {
+            cost: string;
+            hours?: string;
+            id: string;
+            kills?: string;
+            leaves: string;
+            name: string;
+            planned: boolean;
+            reasons: string[];
+            speed?: string;
+            usable: boolean;
+            weather: string;
+            works: string;
+        };
         MissingFact: {
             /** @enum {string} */
             kind: "inoculated" | "label-interval" | "livestock";
@@ -2888,6 +2965,17 @@ export interface components {
             /** Format: double */
             lon: number;
         };
+        PointView: {
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            middle: number;
+            /** Format: date */
+            on: string;
+            text: string;
+        };
         PrintRequest: {
             /** Format: date */
             asOf: string;
@@ -3089,6 +3177,19 @@ export interface components {
         RoleAsked: {
             /** @enum {string} */
             role: "adviser" | "assistant";
+        };
+        RowView: {
+            /** @enum {string} */
+            better: "more" | "less" | "neither";
+            change: string;
+            /** Format: int32 */
+            decimals: number;
+            group: string;
+            id: string;
+            name: string;
+            note?: string;
+            points: components["schemas"]["PointView"][];
+            unit: string;
         };
         RowsEntry: {
             spacing?: components["schemas"]["Quantity"];
@@ -3361,6 +3462,13 @@ export interface components {
             rowsSown?: number;
             stripEvery?: components["schemas"]["Quantity"];
             stripWidth?: components["schemas"]["Quantity"];
+        };
+        SpadeLayer: {
+            depth: components["schemas"]["Quantity"];
+            /** Format: date */
+            on: string;
+            /** Format: double */
+            score: number;
         };
         Span: {
             /** Format: date */
@@ -3808,6 +3916,54 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    dates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DatesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DatesView"];
+                };
+            };
+        };
+    };
+    workbook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DatesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
+                };
             };
         };
     };

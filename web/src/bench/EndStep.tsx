@@ -11,11 +11,76 @@ import { BenchHead } from './BenchHead';
 import { Doings } from './Doings';
 import { QuadratFields } from './QuadratFields';
 import { StandTable } from './StandTable';
+import { useEndDates } from './end/asked';
+import { DateStrips } from './end/DateStrips';
+import { DateTable } from './end/DateTable';
+import { Methods } from './end/Methods';
 import { useCover } from './pick';
 
 type Stand = Schemas['StandEntry'];
 
 const SIMULATED = 'simulated';
+
+/** What the days and ways of the end come to; asked for again when anything but the day changes. */
+function Days({ coverId }: { coverId: string }) {
+  const { session, state, field } = useOpenPlan();
+  const { plan, evaluation } = state;
+  const planned =
+    evaluation?.section.pins.find((p) => p.operationId === operationOf(plan, 'end', coverId)?.id)
+      ?.date ?? operationOf(plan, 'end', coverId)?.when.on;
+  const day = operationOf(plan, 'end', coverId)?.when.on ?? planned;
+  const sown = operationOf(plan, 'sow', coverId) !== undefined;
+  const { dates, problem, busy } = useEndDates(
+    plan,
+    coverId,
+    sown && evaluation !== undefined && state.problems.length === 0,
+  );
+  if (!sown) {
+    return (
+      <p className="mt-3 text-[13.5px] text-ink2 italic">
+        Date the sowing: then the days and the ways of ending are set side by side here.
+      </p>
+    );
+  }
+  if (!dates) {
+    return problem ? (
+      <p role="status" className="mt-3">
+        {problem.message}
+      </p>
+    ) : (
+      <p role="status" className="mt-3 italic">
+        ending the cover on each day
+      </p>
+    );
+  }
+  return (
+    <section aria-label="What each day comes to" aria-busy={busy} className="mt-4">
+      <h3 className="font-bold">
+        What each day gains and costs
+        {dates.coarse && (
+          <i role="status" className="ml-2 text-[13px] font-medium text-ink2">
+            first what lives; what the ground comes to is being worked out
+          </i>
+        )}
+      </h3>
+      <DateStrips
+        dates={dates}
+        planned={day}
+        onTake={(d) => session.change((p) => setDay(p, 'end', coverId, d))}
+      />
+      <Methods
+        coverId={coverId}
+        onTake={(method) => session.change((p) => setEnding(p, coverId, 0, { method }))}
+      />
+      <DateTable
+        dates={dates}
+        plan={plan}
+        planned={day}
+        file={`${field.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase() || 'field'}-${coverId}-end`}
+      />
+    </section>
+  );
+}
 
 export function EndStep() {
   const { session, state, knowledge, us } = useOpenPlan();
@@ -125,6 +190,7 @@ export function EndStep() {
           dead before planting <FigureText of={seen?.daysBeforePlanting} />
         </span>
       </div>
+      <Days coverId={cover.id} />
       <Doings kind="graze" subject={cover.id} day={addDays(end?.when.on ?? today(), -14)} />
       <h3 className="mt-4 font-bold">What stands then</h3>
       <p className="text-[13px] text-ink2 italic">

@@ -1,5 +1,12 @@
 import { useLayoutEffect, useRef, type ReactNode } from 'react';
 
+/** What stands in a heading: name and unit lie on two lines, and are two words. */
+const wordsOf = (th: HTMLElement) =>
+  [...th.childNodes]
+    .map((n) => n.textContent?.trim() ?? '')
+    .filter((t) => t !== '')
+    .join(' ');
+
 /**
  * A table that is shown line under line where its columns have no room, each value with the name of its column: nothing of it lies off the
  * page, however narrow.
@@ -16,7 +23,7 @@ export function Stack({
   const ref = useRef<HTMLDivElement>(null);
   useLayoutEffect(() => {
     const names = [...(ref.current?.querySelectorAll<HTMLElement>('thead th') ?? [])].map(
-      (th) => th.dataset.name ?? th.textContent?.trim() ?? '',
+      (th) => th.dataset.name ?? wordsOf(th),
     );
     for (const row of ref.current?.querySelectorAll<HTMLTableRowElement>('tbody tr, tfoot tr') ??
       []) {

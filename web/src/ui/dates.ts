@@ -25,15 +25,21 @@ function nearest(m: number, d: number, today: string): ParsedDay {
   return whole(Number(today.slice(0, 4)), m, d);
 }
 
+/** Where figures stand apart by points the day comes first, wherever dates are written so. */
+const DOTTED = /^\d{1,2}\.\s*\d{1,2}\.\s*\d{2,4}$/;
+const DAY_AND_MONTH = /^(\d{1,2})\.\s*(\d{1,2})\.$/;
+
 /**
- * A day as people write it: 12 May 2027, May 12 2027, 12 May (its year the nearest), 2027-05-12. Figures alone, such as
- * 4/5/2027, are asked about when day and month could be taken for each other.
+ * A day as people write it: 12 May 2027, May 12 2027, 12 May (its year the nearest), 2027-05-12, 12.5.2027 and 12.5. with
+ * the day first. Other figures alone, such as 4/5/2027, are asked about when day and month could be taken for each other.
  */
 export function parseDay(text: string, today: string): ParsedDay {
   const t = text.trim().toLowerCase();
   const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(t);
   if (iso) return whole(Number(iso[1]), Number(iso[2]), Number(iso[3]));
   const words = t.replace(/[.,/-]/g, ' ').split(/\s+/);
+  const dayAndMonth = DAY_AND_MONTH.exec(t);
+  if (dayAndMonth) return nearest(Number(dayAndMonth[2]), Number(dayAndMonth[1]), today);
   const month = words.findIndex((w) => w.length >= 3 && MONTHS.some((m) => w.startsWith(m)));
   const figures = words.filter((w) => /^\d+$/.test(w)).map(Number);
   if (month >= 0 && figures.length >= 1 && words.length <= 3) {
@@ -45,6 +51,7 @@ export function parseDay(text: string, today: string): ParsedDay {
   if (figures.length === 3 && words.length === 3) {
     const [a = 0, b = 0, y = 0] = figures;
     const year = y < 100 ? 2000 + y : y;
+    if (DOTTED.test(t)) return whole(year, b, a);
     if (a > 12 && b <= 12) return whole(year, b, a);
     if (b > 12 && a <= 12) return whole(year, a, b);
     if (a === b) return whole(year, a, b);

@@ -77,6 +77,14 @@ export function SoilPart({ field, change, problems }: PartProps) {
           onChange={(penetrometer) => change({ penetrometer })}
           problem={problemAt(problems, '/penetrometer')}
         />
+        <NumberField
+          label={us ? 'Points over 300 psi' : 'Points over 2 MPa'}
+          value={field.penetrometerPercent}
+          max={100}
+          suffix="%"
+          onChange={(penetrometerPercent) => change({ penetrometerPercent })}
+          problem={problemAt(problems, '/penetrometerPercent')}
+        />
       </div>
       <RowsField
         title="Layers"
@@ -103,6 +111,26 @@ export function SoilPart({ field, change, problems }: PartProps) {
         onChange={(layers) => change({ layers })}
       />
       <SoilTable />
+      <RowsField
+        title="Spade tests"
+        one="layer of a spade test"
+        pointer="/spadeTests"
+        problems={problems}
+        rows={field.spadeTests}
+        fresh={{}}
+        columns={[
+          { key: 'on', label: 'dug on', kind: 'day', needed: true },
+          { key: 'depth', label: 'down to', kind: 'quantity', units: [...short], needed: true },
+          {
+            key: 'score',
+            label: 'score, 1 crumbles, 5 is compact',
+            kind: 'number',
+            max: 5,
+            needed: true,
+          },
+        ]}
+        onChange={(spadeTests) => change({ spadeTests })}
+      />
       <SoilTests
         tests={field.soilTests}
         us={us}

@@ -16,6 +16,8 @@ import java.util.Optional;
  * @param history crops of the past
  * @param familyGapYears from one crop of a plant family to the next, as the farm sets it
  * @param experience of the farm with covers and no-till: beginner, intermediate or expert
+ * @param hardPointsPercent share of the points of the field at which roots are hindered
+ * @param spadeTests in time
  * @param certification conventional, organic or in transition
  */
 public record FieldFacts(
@@ -31,7 +33,9 @@ public record FieldFacts(
         Optional<Double> penetrometerMPa,
         List<Grown> history,
         Map<String, Integer> familyGapYears,
-        Optional<String> experience) {
+        Optional<String> experience,
+        Optional<Double> hardPointsPercent,
+        List<SpadeTest> spadeTests) {
 
     public FieldFacts {
         weeds = List.copyOf(weeds);
@@ -40,7 +44,17 @@ public record FieldFacts(
         pests = List.copyOf(pests);
         history = List.copyOf(history);
         familyGapYears = Map.copyOf(familyGapYears);
+        spadeTests = List.copyOf(spadeTests);
     }
+
+    /**
+     * A block of soil scored by hand.
+     *
+     * @param score of its layers, 1 friable to 5 compact, weighted by their thickness
+     * @param worst score of a layer
+     * @param worstFromCm where that layer begins
+     */
+    public record SpadeTest(LocalDate on, double score, double worst, double worstFromCm) {}
 
     /**
      * A crop of the past that the library knows.

@@ -59,6 +59,7 @@ public final class Judgements {
             new LotTooSmall(),
             new SharesOutOfUse(),
             new PanRootsOrSteel(),
+            new SpadeTestPoor(),
             new PestOnRecord(),
             new SlugsOnRecord(),
             new LegumeBeforeSoybean(),

@@ -4,7 +4,6 @@ import app.etlo.core.knowledge.Survivors;
 
 /** What events do to the state. */
 final class EventEffects {
-    private static final double FLOWERING = 1;
     private static final double RIPE = 2;
     /** Dung of grazed matter that stays as residue. */
     private static final double DUNG_SHARE = 0.3;
@@ -55,7 +54,7 @@ final class EventEffects {
             int p = s.live[i];
             if (p < e.killedShare().size()) {
                 GroundEvent.Kill kill = e.killedShare().get(p);
-                end(s, p, s.stage[p] >= FLOWERING ? kill.flowering() : kill.leafy(), e.standingShare());
+                end(s, p, kill.share(s.stage[p]), e.standingShare());
                 if (s.status[p] == GroundState.UP && kill != GroundEvent.Kill.NONE) {
                     maim(s, p, kill.left());
                 }

@@ -1,5 +1,6 @@
 package app.etlo.core.ground;
 
+import app.etlo.core.knowledge.StageSpread;
 import app.etlo.core.knowledge.Survivors;
 import java.util.Comparator;
 import java.util.List;
@@ -66,7 +67,7 @@ public sealed interface GroundEvent {
     /**
      * Kills plants where they stand.
      *
-     * @param killedShare by plant, 0 to 1, before and after it flowers; plants beyond the list are spared
+     * @param killedShare by plant, by its stage; plants beyond the list are spared
      * @param standingShare of the killed tops that stays upright, 0 to 1
      */
     record Terminate(int day, int place, String key, List<Kill> killedShare, double standingShare)
@@ -97,13 +98,21 @@ public sealed interface GroundEvent {
     /**
      * What a way of ending kills of a plant, 0 to 1.
      *
+     * @param leafy of plants that are not far enough
+     * @param flowering of those that are
      * @param left what the plants are like that it leaves alive
+     * @param half stage at which half of the plants are far enough
      */
-    record Kill(double leafy, double flowering, Survivors left) {
+    record Kill(double leafy, double flowering, Survivors left, double half) {
         public static final Kill NONE = new Kill(0, 0);
 
         public Kill(double leafy, double flowering) {
-            this(leafy, flowering, Survivors.WHOLE);
+            this(leafy, flowering, Survivors.WHOLE, StageSpread.OF_OTHERS);
+        }
+
+        /** At the stage of the middle plant. */
+        double share(double stage) {
+            return leafy + (flowering - leafy) * StageSpread.farEnough(stage, half);
         }
     }
 

@@ -35,17 +35,35 @@ public final class GroundSimulation {
      * @param earlier of a script like this one
      */
     public GroundRun run(Optional<GroundRun> earlier) {
-        return play(earlier, false, weather.days);
+        return play(earlier, Optional.empty(), weather.days);
+    }
+
+    /** The same, played only to before a day: what is recorded later means nothing. */
+    public GroundRun run(Optional<GroundRun> earlier, int to) {
+        return play(earlier, Optional.empty(), held(to));
     }
 
     /** The same, kept so that the next can go on from it. */
     public GroundRun kept(Optional<GroundRun> earlier) {
-        return play(earlier, true, weather.days);
+        return play(earlier, Optional.of(new int[0]), weather.days);
     }
 
     /** The same, played only to before a day: what is recorded later means nothing. */
     public GroundRun kept(Optional<GroundRun> earlier, int to) {
-        return play(earlier, true, Math.max(0, Math.min(to, weather.days)));
+        return kept(earlier, to, new int[0]);
+    }
+
+    /**
+     * The same, with its state saved before some days besides: others go on from there.
+     *
+     * @param alsoBefore days, in any order
+     */
+    public GroundRun kept(Optional<GroundRun> earlier, int to, int[] alsoBefore) {
+        return play(earlier, Optional.of(alsoBefore), held(to));
+    }
+
+    private int held(int day) {
+        return Math.max(0, Math.min(day, weather.days));
     }
 
     private int[] recordedDays() {
@@ -106,7 +124,10 @@ public final class GroundSimulation {
         return course;
     }
 
-    private GroundRun play(Optional<GroundRun> earlier, boolean keep, int to) {
+    /**
+     * @param keep days before which the state is saved besides the usual ones; empty where none is saved
+     */
+    private GroundRun play(Optional<GroundRun> earlier, Optional<int[]> keep, int to) {
         int[] days = recordedDays();
         GroundCourse course = new GroundCourse(weather.members, script.plants.length, days);
         Optional<Mark> start = earlier.flatMap(e -> e.before(Math.min(to + 1, e.sameUntil(script, weather))));
@@ -115,7 +136,8 @@ public final class GroundSimulation {
             course.counts.copyFrom(m.counts(), 0, weather.members);
         });
         List<Mark> marks = start.map(m -> earlier.orElseThrow().upTo(m)).orElseGet(ArrayList::new);
-        List<Mark> ahead = keep ? marks(start.map(Mark::day).orElse(0), to) : List.of();
+        List<Mark> ahead = keep.map(also -> marks(start.map(Mark::day).orElse(0), to, also))
+                .orElse(List.of());
         marks.addAll(ahead);
         play(course, days, start, to, ahead);
         return new GroundRun(script, weather, course, marks, to);
@@ -142,10 +164,12 @@ public final class GroundSimulation {
     }
 
     /** Places for the states to lay by after a day: one state while all members are the same. */
-    private List<Mark> marks(int after, int to) {
+    private List<Mark> marks(int after, int to, int[] also) {
         int every = GroundRun.everyDays(weather.days, weather.members, script.plants.length);
-        return IntStream.iterate(every, d -> d < to, d -> d + every)
-                .filter(d -> d > after)
+        return IntStream.concat(IntStream.iterate(every, d -> d < to, d -> d + every), Arrays.stream(also))
+                .filter(d -> d > after && d < to)
+                .sorted()
+                .distinct()
                 .mapToObj(d -> new Mark(
                         d,
                         new GroundState[d <= weather.sharedDays ? 1 : weather.members],

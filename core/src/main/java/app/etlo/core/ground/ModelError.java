@@ -13,6 +13,11 @@ public final class ModelError {
     /** Of dry mass and of nitrogen in it, as a share of the middle. */
     public static final double OF_MASS = 0.25;
 
+    /** What the simulation knows of water and of cover, one standard deviation; Etlo's own. */
+    public static final double OF_GROUND = 0.15;
+    /** Of nitrate in the soil. */
+    public static final double OF_NITRATE = 0.35;
+
     private static final double TENTH = 1.2816;
 
     private ModelError() {}

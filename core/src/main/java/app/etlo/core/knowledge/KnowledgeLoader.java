@@ -477,7 +477,7 @@ public final class KnowledgeLoader {
         return new Library<>(Collections.unmodifiableMap(found));
     }
 
-    private static TerminationMethod terminationMethod(Row r, Library<FieldOperation> operations) {
+    private TerminationMethod terminationMethod(Row r, Library<FieldOperation> operations) {
         List<String> passes =
                 r.optional("operations").map(t -> List.of(t.split(" "))).orElse(List.of());
         passes.stream().filter(p -> operations.find(p).isEmpty()).findFirst().ifPresent(p -> {
@@ -496,7 +496,23 @@ public final class KnowledgeLoader {
                                             .collect(Collectors.joining(", ")))));
         }
         return new TerminationMethod(
-                r.id("id"), r.text("name"), passes, means, r.number("standingPercent", 0, 100) / 100);
+                r.id("id"),
+                r.text("name"),
+                passes,
+                means,
+                r.number("standingPercent", 0, 100) / 100,
+                new TerminationMethod.Practice(
+                        r.text("machine").equals("none")
+                                ? List.of()
+                                : List.of(r.text("machine").split(" ")),
+                        band(r, "costLow", "cost", "costHigh", 0, 1000),
+                        r.optionalNumber("haPerHour", 0.1, 100),
+                        r.optionalNumber("speedKmh", 1, 30),
+                        (int) r.number("gapDays", 0, 60),
+                        r.text("works"),
+                        r.text("weather"),
+                        r.text("leaves"),
+                        source(r)));
     }
 
     private Product product(Row r) {

@@ -1,6 +1,9 @@
 package app.etlo.core.knowledge;
 
+import app.etlo.core.quantity.Band;
+import app.etlo.core.working.Source;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -11,7 +14,34 @@ import java.util.Set;
  * @param standingShare share of the killed tops that stays upright, 0 to 1
  */
 public record TerminationMethod(
-        String id, String name, List<String> operations, Set<Means> means, double standingShare) {
+        String id, String name, List<String> operations, Set<Means> means, double standingShare, Practice practice) {
+    /** Share of plants that a method kills well. */
+    public static final double KILLS_WELL = 0.8;
+
+    /**
+     * How it is done.
+     *
+     * @param machines kinds of machine that it takes, possibly none
+     * @param costPerHa of its passes, library money, without products
+     * @param haPerHour that one machine does; empty where none is needed
+     * @param gapDays that are usually left before planting
+     * @param works at which stages and sizes
+     * @param leaves what the residue is like
+     */
+    public record Practice(
+            List<String> machines,
+            Band costPerHa,
+            Optional<Double> haPerHour,
+            Optional<Double> speedKmH,
+            int gapDays,
+            String works,
+            String weather,
+            String leaves,
+            Source source) {
+        public Practice {
+            machines = List.copyOf(machines);
+        }
+    }
 
     public TerminationMethod {
         operations = List.copyOf(operations);
@@ -89,8 +119,22 @@ public record TerminationMethod(
     /**
      * The share of a species that it kills, 0 to 1.
      *
-     * @param flowering whether half of the plants flower
+     * @param flowering share of the plants that are far enough, 0 to 1
      */
+    public double kills(Species species, double flowering) {
+        return flowering * kills(species, true) + (1 - flowering) * kills(species, false);
+    }
+
+    /**
+     * The share of a species that it kills at a stage of its middle plant.
+     *
+     * @param stage 0 at emergence, 1 at early bloom, 2 ripe
+     */
+    public double killsAt(Species species, double stage) {
+        return kills(species, StageSpread.farEnough(stage, StageSpread.half(species)));
+    }
+
+    /** The same of a stand of which all plants flower, or none. */
     public double kills(Species species, boolean flowering) {
         Use.Kill k = species.use().kill();
         return means.stream().mapToDouble(m -> m.share(k, flowering)).max().orElse(0);

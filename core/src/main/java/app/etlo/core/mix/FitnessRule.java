@@ -28,11 +28,10 @@ record FitnessRule(String name, boolean excludes, Source source, Test test) {
         /** The share of it that the chosen method kills at the stage it is likely to have; empty without a method. */
         Optional<Double> killed() {
             return place.end().map(e -> {
-                double flowering = flowering();
                 if (e.method().isWinter()) {
                     return 1 - prospect.aliveShare();
                 }
-                return flowering * e.kills(species, true) + (1 - flowering) * e.kills(species, false);
+                return e.kills(species, prospect.farEnoughShare());
             });
         }
 

@@ -51,7 +51,7 @@ public record MixPlace(
     public record End(LocalDate date, TerminationMethod method, List<TerminationMethod> then) {
 
         /** The share of a species that all passes together kill. */
-        double kills(Species species, boolean flowering) {
+        double kills(Species species, double flowering) {
             double left = 1 - method.kills(species, flowering);
             for (TerminationMethod m : then) {
                 left *= 1 - m.kills(species, flowering);

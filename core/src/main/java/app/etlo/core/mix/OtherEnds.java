@@ -39,8 +39,6 @@ public record OtherEnds(List<Species> left, Optional<Way> other) {
 
     private static boolean ends(TerminationMethod method, Candidate c) {
         Prospect p = c.growth().species().get(0);
-        double flowers = p.flowersShare();
-        double killed = flowers * method.kills(c.species(), true) + (1 - flowers) * method.kills(c.species(), false);
-        return EndingReasons.wellKilled(p, killed);
+        return EndingReasons.wellKilled(p, method.kills(c.species(), p.farEnoughShare()));
     }
 }

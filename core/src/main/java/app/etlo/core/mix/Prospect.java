@@ -1,6 +1,7 @@
 package app.etlo.core.mix;
 
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.knowledge.StageSpread;
 import app.etlo.core.weather.MiddleParts;
 import app.etlo.core.weather.Percentiles;
 import java.util.Arrays;
@@ -47,6 +48,14 @@ public record Prospect(
     /** Share of the years in which it flowers before the end. */
     public double flowersShare() {
         return share(stage, 1);
+    }
+
+    /** Share of its plants that are far enough to be killed as flowering ones, over the years. */
+    double farEnoughShare() {
+        return Arrays.stream(stage)
+                .map(s -> StageSpread.farEnough(s, StageSpread.half(species)))
+                .average()
+                .orElse(0);
     }
 
     /** Share of the years in which it ripens seed that can grow before the end. */

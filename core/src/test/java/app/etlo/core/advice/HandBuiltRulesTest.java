@@ -513,6 +513,11 @@ class HandBuiltRulesTest {
                         with(rye().wants("loosen-pan")).pan(28, 2.3),
                         with(rye().wants("mulch")).pan(28, 2.3)),
                 new Rule(
+                        "pan-roots-or-steel",
+                        "at 55 % of the points: moderate compaction",
+                        with(rye().wants("loosen-pan")).hardPoints(55),
+                        with(rye().wants("loosen-pan")).hardPoints(20)),
+                new Rule(
                         "pest-on-record",
                         "is a host of clubroot, which this field has had (2024)",
                         with(rye().share("daikon-radish", 5)).pest("Clubroot", 2024),
@@ -560,6 +565,16 @@ class HandBuiltRulesTest {
                         "wants soil of",
                         with(cover().share("cowpea", 60).sown("2026-09-20").seedbed("cowpea", 60, 10)),
                         with(cover().share("cowpea", 60).sown("2026-09-20").seedbed("cowpea", 20, 10))),
+                new Rule(
+                        "spade-test-poor",
+                        "scores 3.4 of 5, and the worst layer 4.0 from ",
+                        wheat().spade("2026-04-10", 3.4, 4, 15),
+                        wheat().spade("2025-04-10", 3.4, 4, 15).spade("2026-04-10", 2.4, 3, 15)),
+                new Rule(
+                        "seedbed-dry",
+                        "drilled seed lies in dust",
+                        with(cover().share("crimson-clover", 60).seedbed("crimson-clover", 0, 90)),
+                        with(cover().share("crimson-clover", 60).seedbed("crimson-clover", 0, 70))),
                 new Rule(
                         "seedbed-dry",
                         "birds and slugs",

@@ -78,6 +78,8 @@ final class Scene {
     private Optional<String> experience = Optional.empty();
     private Optional<Double> pan = Optional.empty();
     private Optional<Double> penetrometer = Optional.empty();
+    private Optional<Double> hardPoints = Optional.empty();
+    private final List<FieldFacts.SpadeTest> spadeTests = new ArrayList<>();
     private UnitSystem units = UnitSystem.METRIC;
     private Optional<LocalDate> soilTest = Optional.empty();
     private Optional<String> drainage = Optional.empty();
@@ -235,7 +237,9 @@ final class Scene {
                         penetrometer,
                         history,
                         Map.of(),
-                        experience),
+                        experience,
+                        hardPoints,
+                        spadeTests),
                 passes,
                 untilled,
                 failing,
@@ -271,6 +275,16 @@ final class Scene {
     Scene grew(int year, String crop) {
         var c = KNOWLEDGE.crops().get(crop);
         history.add(new FieldFacts.Grown(year, c.id(), c.name(), c.family()));
+        return this;
+    }
+
+    Scene hardPoints(double percent) {
+        hardPoints = Optional.of(percent);
+        return this;
+    }
+
+    Scene spade(String on, double score, double worst, double worstFromCm) {
+        spadeTests.add(new FieldFacts.SpadeTest(day(on), score, worst, worstFromCm));
         return this;
     }
 

@@ -6,6 +6,7 @@ import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
 import app.etlo.core.knowledge.PlantKind;
+import app.etlo.core.knowledge.StageSpread;
 import app.etlo.core.knowledge.Station;
 import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.weather.Climate;
@@ -225,7 +226,8 @@ final class Trials {
                 .map(p -> KNOWLEDGE
                         .species()
                         .find(p.id())
-                        .map(s -> new GroundEvent.Kill(m.kills(s, false), m.kills(s, true), m.survivors()))
+                        .map(s -> new GroundEvent.Kill(
+                                m.kills(s, false), m.kills(s, true), m.survivors(), StageSpread.half(s)))
                         .orElse(GroundEvent.Kill.NONE))
                 .toList();
         return event(new GroundEvent.Terminate(day(date), "end " + date, kills, m.standingShare()));

@@ -27,7 +27,6 @@ public final class GroundDays {
     /** Carbon in dry tops (from memory: 42 to 45 %). */
     private static final double LEAST_KG_HA = 1;
 
-    private static final double ERROR_OF_WATER = 0.15;
     private static final OfGround[] WATER = {
         OfGround.WATER_1, OfGround.WATER_2, OfGround.WATER_3, OfGround.WATER_4, OfGround.WATER_5
     };
@@ -92,7 +91,7 @@ public final class GroundDays {
         banded(
                 "water that roots can draw",
                 Unit.MILLIMETRE,
-                ERROR_OF_WATER,
+                ModelError.OF_GROUND,
                 r -> course.ground(r, OfGround.AVAILABLE_WATER_MM));
         for (int l = 0; l < WATER.length; l++) {
             OfGround layer = WATER[l];

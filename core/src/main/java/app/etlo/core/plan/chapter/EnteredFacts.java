@@ -6,6 +6,7 @@ import app.etlo.core.plan.document.Context.FarmEntry;
 import app.etlo.core.plan.document.FieldEntry;
 import app.etlo.core.plan.growth.MixBench;
 import app.etlo.core.quantity.Unit;
+import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -43,7 +44,37 @@ public final class EnteredFacts {
                         .flatMap(p -> grown(p, knowledge).stream())
                         .toList(),
                 farm.familyGapYears().orElse(Map.of()),
-                farm.experience());
+                farm.experience(),
+                f.penetrometerPercent(),
+                spadeTests(f.spadeTests().orElse(List.of())));
+    }
+
+    private static List<FieldFacts.SpadeTest> spadeTests(List<FieldEntry.SpadeLayer> layers) {
+        return layers.stream()
+                .map(FieldEntry.SpadeLayer::on)
+                .distinct()
+                .sorted()
+                .map(day -> spadeTest(
+                        day, layers.stream().filter(l -> l.on().equals(day)).toList()))
+                .toList();
+    }
+
+    /** The mean of a block weighted by the thickness of its layers (Ball et al. 2007). */
+    private static FieldFacts.SpadeTest spadeTest(LocalDate day, List<FieldEntry.SpadeLayer> layers) {
+        double from = 0;
+        double sum = 0;
+        double worst = 0;
+        double worstFrom = 0;
+        for (FieldEntry.SpadeLayer l : layers) {
+            double to = l.depth().in(Unit.CENTIMETRE);
+            sum += l.score() * (to - from);
+            if (l.score() > worst) {
+                worst = l.score();
+                worstFrom = from;
+            }
+            from = to;
+        }
+        return new FieldFacts.SpadeTest(day, sum / from, worst, worstFrom);
     }
 
     /** A crop of the past by its id or name; empty where the library has none like it. */

@@ -53,11 +53,6 @@ final class GroundFigures {
                     "standing")
             .remarking(
                     "Spread is mass times k of each kind of residue; what stands counts for 4 parts in 10, Etlo's own share.");
-    /** What the simulation knows of water, cover and nitrate, one standard deviation; Etlo's own. */
-    private static final double ERROR_OF_GROUND = 0.15;
-
-    private static final double ERROR_OF_NITRATE = 0.35;
-
     private final PlanGround ground;
     private final UnitSystem units;
 
@@ -153,7 +148,7 @@ final class GroundFigures {
                         "Spread of residue that stands, area on area",
                         ground.course().ground(record, OfGround.STANDING_SPREAD, year),
                         Unit.FRACTION));
-        return banded(f, percent(ModelError.widen(around(years, f.middle()), ERROR_OF_GROUND)));
+        return banded(f, percent(ModelError.widen(around(years, f.middle()), ModelError.OF_GROUND)));
     }
 
     GrownCrop crop(CropInTime c) {
@@ -196,7 +191,7 @@ final class GroundFigures {
         }
         Figure f = Formula.sum("Water that roots can draw", layers.length)
                 .figure(id + "/water", "Water at planting that roots can draw", Unit.MILLIMETRE, inputs);
-        return banded(f, ModelError.widen(around(all, f.middle()), ERROR_OF_GROUND));
+        return banded(f, ModelError.widen(around(all, f.middle()), ModelError.OF_GROUND));
     }
 
     /** Mineral nitrogen, layer by layer in the middle year: to be set against a soil test of the same depths. */
@@ -213,7 +208,7 @@ final class GroundFigures {
         }
         Figure f = Formula.sum("Mineral nitrogen of all layers", layers.length)
                 .figure(id + "/mineralN", "Mineral nitrogen in the soil at planting", Unit.KG_PER_HA, inputs);
-        return banded(f, ModelError.widen(around(all, f.middle()), ERROR_OF_NITRATE));
+        return banded(f, ModelError.widen(around(all, f.middle()), ModelError.OF_NITRATE));
     }
 
     private String layer(int l) {

@@ -59,6 +59,7 @@ public final class TypedNumbers {
         add(Step.FIELD, field, "Depth of the pan", f.panDepth(), 5, 70, Unit.CENTIMETRE);
         add(Step.FIELD, field, "Depth that roots reach", f.rootingLimit(), 15, 300, Unit.CENTIMETRE);
         add(Step.FIELD, field, "Penetrometer", f.penetrometer(), 0.2, 8, Unit.MEGAPASCAL);
+        add(Step.FIELD, field, "Points over 2 MPa", percent(f.penetrometerPercent()), 0, 100, Unit.PERCENT);
         add(Step.FIELD, field, "Elevation", f.elevation(), -100, 4500, Unit.METRE);
         add(Step.FIELD, field, "Length of the slope", f.slopeLength(), 5, 1500, Unit.METRE);
         add(Step.FIELD, field, "Slope", percent(f.slopePercent()), 0, 40, Unit.PERCENT);

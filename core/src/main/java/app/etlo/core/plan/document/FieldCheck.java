@@ -15,8 +15,18 @@ import java.util.Optional;
 public final class FieldCheck {
     static final List<String> PRESSURES = List.of("low", "medium", "high");
     static final List<String> CERTIFICATIONS = List.of("conventional", "organic", "in transition");
-    static final List<String> MACHINES =
-            List.of("drill", "planter", "sprayer", "roller-crimper", "strip-till", "spreader", "combine", "other");
+    static final List<String> MACHINES = List.of(
+            "drill",
+            "planter",
+            "sprayer",
+            "roller-crimper",
+            "mower",
+            "undercutter",
+            "tillage",
+            "strip-till",
+            "spreader",
+            "combine",
+            "other");
     static final List<String> ZONES =
             List.of("wet-hollow", "cold-hollow", "compacted", "weed-patch", "buffer", "other");
     private static final int MOST = 60;
@@ -102,6 +112,38 @@ public final class FieldCheck {
         List<FieldEntry.SoilTest> tests = check.list(f.soilTests(), "/soilTests", MOST_TESTS);
         for (int i = 0; i < tests.size(); i++) {
             test(tests.get(i), "/soilTests/" + i);
+        }
+        spade();
+    }
+
+    /** Layers of one day lie one below the other, in the order in which they were typed. */
+    private void spade() {
+        check.number(f.penetrometerPercent(), 0, 100, "/penetrometerPercent");
+        List<FieldEntry.SpadeLayer> layers = check.list(f.spadeTests(), "/spadeTests", MOST);
+        for (int i = 0; i < layers.size(); i++) {
+            FieldEntry.SpadeLayer l = layers.get(i);
+            String at = "/spadeTests/" + i;
+            if (l.on() == null) {
+                check.problem(at + "/on", "the day the block was dug");
+            }
+            check.date(Optional.ofNullable(l.on()), at + "/on");
+            if (l.depth() == null || l.depth().unit().dimension() != Dimension.LENGTH) {
+                check.problem(at + "/depth", "the depth of the layer's lower edge");
+            } else {
+                check.quantity(Optional.of(l.depth()), at + "/depth", Dimension.LENGTH, 0.02, 1);
+                for (int j = 0; j < i; j++) {
+                    FieldEntry.SpadeLayer above = layers.get(j);
+                    if (above.on() != null
+                            && above.on().equals(l.on())
+                            && above.depth() != null
+                            && above.depth().unit().dimension() == Dimension.LENGTH
+                            && above.depth().in(Unit.METRE) >= l.depth().in(Unit.METRE)) {
+                        check.problem(at + "/depth", "a layer ends below the one above it");
+                        break;
+                    }
+                }
+            }
+            check.between(l.score(), 1, 5, at + "/score");
         }
     }
 

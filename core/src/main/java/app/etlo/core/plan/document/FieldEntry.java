@@ -18,6 +18,8 @@ import java.util.Optional;
  * @param evapotranspirationScale factor on the reference evapotranspiration for a windy or humid place
  * @param noxiousList weeds and plants that the law in force here lists, separated by semicolons, as typed
  * @param drillHaPerDay what the drill does in a day
+ * @param penetrometerPercent share of the points of the field at which the penetrometer reads over 2 MPa
+ * @param spadeTests layers of the blocks dug, each with the day on which it was scored
  */
 public record FieldEntry(
         String id,
@@ -61,7 +63,9 @@ public record FieldEntry(
         Optional<List<ResidualInterval>> residualIntervals,
         Optional<String> noxiousList,
         Optional<List<SoilTest>> soilTests,
-        Optional<List<Zone>> zones) {
+        Optional<List<Zone>> zones,
+        Optional<Double> penetrometerPercent,
+        Optional<List<SpadeLayer>> spadeTests) {
     public FieldEntry {
         // a tree reader hands an absent member over as the tree's own null
         boundary = boundary.filter(b -> !b.isNull());
@@ -100,7 +104,7 @@ public record FieldEntry(
             String name, Optional<LocalDate> until, Optional<String> rules, Optional<String> allowedSpecies) {}
 
     /**
-     * @param kind drill, planter, sprayer, roller-crimper, strip-till, spreader or other
+     * @param kind drill, planter, sprayer, roller-crimper, mower, undercutter, tillage, strip-till, spreader, combine or other
      */
     public record Machine(String name, String kind, Optional<Quantity> width) {}
 
@@ -132,6 +136,15 @@ public record FieldEntry(
             Optional<Double> phosphorusMgKg,
             Optional<Double> potassiumMgKg,
             Optional<Double> nitrateMgKg) {}
+
+    /**
+     * A layer of a block of soil that was dug and broken by hand, from the one above it down to its depth. Layers of one day are one
+     * block.
+     *
+     * @param depth of its lower edge
+     * @param score 1, friable, to 5, very compact
+     */
+    public record SpadeLayer(LocalDate on, Quantity depth, double score) {}
 
     /**
      * A part of the field of its own kind.

@@ -11,6 +11,7 @@ import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.PlantKind;
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.knowledge.StageSpread;
 import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.mix.MixForecast;
 import app.etlo.core.mix.SeedDepth;
@@ -363,7 +364,8 @@ public final class GroundEvents {
                                         .map(x -> new Kill(
                                                 killed(method.get().kills(x, false)),
                                                 killed(method.get().kills(x, true)),
-                                                method.get().survivors()))
+                                                method.get().survivors(),
+                                                StageSpread.half(x)))
                                         .orElse(Kill.NONE))
                 .toList();
     }

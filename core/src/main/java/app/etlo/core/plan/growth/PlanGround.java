@@ -81,6 +81,32 @@ public final class PlanGround {
         return new PlanGround(from, soil, script, weather, run, events.standings());
     }
 
+    /** The same to before a day, with its states saved before some days besides. */
+    static PlanGround kept(
+            LocalDate from,
+            GroundEvents events,
+            GroundSoil soil,
+            GroundWeather weather,
+            Optional<GroundRun> earlier,
+            int to,
+            int[] alsoBefore) {
+        GroundScript script = events.script(soil);
+        GroundRun run = new GroundSimulation(script, weather).kept(earlier, to, alsoBefore);
+        return new PlanGround(from, soil, script, weather, run, events.standings());
+    }
+
+    /** How other events go on from this run, to before a day. */
+    PlanGround branch(GroundEvents events, LocalDate to) {
+        GroundScript other = events.script(soil);
+        GroundRun branch = new GroundSimulation(other, weather).run(Optional.of(run), day(to));
+        return new PlanGround(from, soil, other, weather, branch, events.standings());
+    }
+
+    /** Every day from one to before another of other events that this run goes on from. */
+    GroundCourse days(GroundEvents events, LocalDate first, LocalDate end) {
+        return new GroundSimulation(events.script(soil), weather).days(day(first), day(end), Optional.of(run));
+    }
+
     /** Every day from one to before another, in every weather year. */
     public GroundCourse days(LocalDate first, LocalDate end) {
         return new GroundSimulation(script, weather).days(day(first), day(end), Optional.of(run));

@@ -18,6 +18,7 @@ import app.etlo.core.mix.MixForecast.Sown;
 import app.etlo.core.mix.MixSeason;
 import app.etlo.core.mix.Prospect;
 import app.etlo.core.mix.SeasonGrowth;
+import app.etlo.core.plan.document.PlanDocument;
 import app.etlo.core.plan.document.PlanDocument.StandEntry;
 import app.etlo.core.plan.timeline.CoverInTime;
 import app.etlo.core.plan.timeline.CropNeed;
@@ -30,6 +31,8 @@ import app.etlo.core.weather.YearsAhead;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -37,6 +40,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -224,8 +228,13 @@ public final class PlanGrowth implements RootZone {
     }
 
     private GroundEvents events(Optional<GroundEvents.Trial> trial) {
-        GroundEvents events = GroundEvents.of(
-                plan.knowledge(), from(), plan.crops(), plan.covers(), plan.timeline(), fed, trial, variation);
+        return events(plan, trial);
+    }
+
+    /** Of another plan of the same crops, with what was seen in this one. */
+    private GroundEvents events(PlanInTime of, Optional<GroundEvents.Trial> trial) {
+        GroundEvents events =
+                GroundEvents.of(of.knowledge(), from(), of.crops(), of.covers(), of.timeline(), fed, trial, variation);
         before.ifPresent(b -> b.tell(events));
         seenChecks.stream()
                 .filter(s ->
@@ -362,6 +371,39 @@ public final class PlanGrowth implements RootZone {
         return simulated(cover)
                 .flatMap(g -> planted.filter(d -> g.covers(d) && g.covers(d.plusDays(GroundWithout.LAST_DAY + 1)))
                         .map(d -> cost(g, cover, cover.next().orElseThrow().id(), d)));
+    }
+
+    /**
+     * The plan's ground where a cover ends on other days; empty where it is not simulated. What was typed of its stand without a day is
+     * of the day on which the plan ends it.
+     *
+     * @param ended the plan with it ended on a day
+     * @param days on which it may end, in any order
+     */
+    public Optional<EndBranches> branches(
+            CoverInTime cover, Function<LocalDate, PlanDocument> ended, Collection<LocalDate> days) {
+        return simulated(cover).map(g -> {
+            Function<LocalDate, GroundEvents> events = d -> events(plan.with(ended.apply(d)), Optional.empty());
+            LocalDate last = Collections.max(days);
+            PlanGround alive = PlanGround.kept(
+                    from(),
+                    events.apply(last.plusDays(1)),
+                    soil,
+                    weather(),
+                    Optional.of(g.run()),
+                    g.day(last) + 1,
+                    days.stream().mapToInt(d -> g.day(d) - 1).toArray());
+            return new EndBranches(
+                    alive,
+                    events,
+                    without(new GroundEvents.Trial(
+                            cover.id(),
+                            Set.of(cover.id()),
+                            List.of(),
+                            cover.sown().orElseThrow(),
+                            false)),
+                    weather().days());
+        });
     }
 
     private CoverCost cost(PlanGround g, CoverInTime cover, String crop, LocalDate planted) {

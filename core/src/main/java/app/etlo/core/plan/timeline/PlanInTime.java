@@ -76,6 +76,30 @@ public record PlanInTime(
                 plan.covers().stream().map(covers::of).toList());
     }
 
+    /** Another plan of the same crops on the same field, in the same years. */
+    public PlanInTime with(PlanDocument changed) {
+        PlanDates its = new PlanDates(changed, knowledge, years);
+        Timeline line = new Timeline(changed, knowledge, its);
+        List<CropInTime> dated = line.crops();
+        PlanWindows between = new PlanWindows(dated, years, frost);
+        CoversInTime put = new CoversInTime(context, knowledge, asOf, line, dated, between, area);
+        return new PlanInTime(
+                changed,
+                context,
+                knowledge,
+                asOf,
+                site,
+                years,
+                its,
+                line,
+                soil,
+                frost,
+                area,
+                dated,
+                between,
+                changed.covers().stream().map(put::of).toList());
+    }
+
     public double evapotranspirationScale() {
         return context.field().evapotranspirationScale().orElse(1.0);
     }

@@ -1,0 +1,586 @@
+package app.etlo.core.plan.asked;
+
+import static app.etlo.core.plan.growth.MiddleYear.around;
+
+import app.etlo.core.ground.GroundCourse;
+import app.etlo.core.ground.GroundCourse.OfGround;
+import app.etlo.core.ground.GroundCourse.OfPlant;
+import app.etlo.core.ground.ModelError;
+import app.etlo.core.knowledge.TerminationMethod;
+import app.etlo.core.mix.Prospect;
+import app.etlo.core.plan.chapter.Evaluated;
+import app.etlo.core.plan.chapter.Evaluated.CoverResult;
+import app.etlo.core.plan.document.Operation;
+import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.core.plan.document.PlanEdit;
+import app.etlo.core.plan.document.PlanLookup;
+import app.etlo.core.plan.document.Refused;
+import app.etlo.core.plan.growth.EndBranches;
+import app.etlo.core.plan.growth.PlanGround;
+import app.etlo.core.plan.growth.StandParts;
+import app.etlo.core.quantity.Band;
+import app.etlo.core.quantity.Shown;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.quantity.UnitSystem;
+import app.etlo.core.rotation.CropInTime;
+import com.fasterxml.jackson.annotation.JsonValue;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.NavigableMap;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
+
+/**
+ * What ending a cover on one day or another gains and costs: the living stand day by day, and on days some apart the plan with the cover
+ * ended then, played on from there. The day of the plan is among them, and comes to what the plan comes to.
+ */
+public final class EndDates {
+    /** A cover is not ended sooner after its sowing. */
+    private static final int AFTER_SOWING = 30;
+    /** Looked at beyond the planting of the next crop, or beyond the end of the plan where none follows. */
+    private static final int BEYOND_PLANTING = 21;
+
+    private static final int BEYOND_END = 42;
+    /** So long a branch is played after planting and end. */
+    private static final int PLAYED_ON = 71;
+    /** Days between two branches: so near the planting, farther off, and beyond. */
+    private static final int[][] STEPS = {{36, 4}, {72, 8}, {156, 21}, {Integer.MAX_VALUE, 42}};
+    /** The seed zone is dry when the top layer holds less of what it can hold for plants. */
+    private static final double DRY = 0.5;
+
+    private static final double RIPE = 2;
+    /** Less than this is no stand. */
+    private static final double LEAST_KG_HA = 1;
+
+    /** Which way a row is better. */
+    public enum Better {
+        MORE("more"),
+        LESS("less"),
+        NEITHER("neither");
+
+        private final String id;
+
+        Better(String id) {
+            this.id = id;
+        }
+
+        @JsonValue
+        public String id() {
+            return id;
+        }
+    }
+
+    /**
+     * @param planned the day on which the plan ends it
+     * @param planting of the crop that follows, {@code crop} by name
+     * @param method the passes with which it is ended on each day, by name
+     * @param chosen whether the plan names them
+     * @param coarse whether only what lives was read, as a first answer; what the ground comes to follows
+     * @param methodsOn the day of the plan, else the last: {@code methods} tells what every way of ending would do on it
+     */
+    public record DatesView(
+            String coverId,
+            Optional<LocalDate> planned,
+            Optional<LocalDate> planting,
+            Optional<String> crop,
+            String method,
+            boolean chosen,
+            boolean coarse,
+            int years,
+            LocalDate from,
+            LocalDate to,
+            List<RowView> rows,
+            LocalDate methodsOn,
+            List<EndMethods.MethodView> methods) {}
+
+    /**
+     * One consequence over the days.
+     *
+     * @param group stand, kill, soil or crop
+     * @param change how two days are compared: by the difference, or from one value to another
+     * @param decimals to which a difference is written
+     */
+    public record RowView(
+            String id,
+            String group,
+            String name,
+            String unit,
+            Better better,
+            String change,
+            int decimals,
+            List<PointView> points,
+            Optional<String> note) {}
+
+    /** The middle of the years with the least and most of 8 in 10. */
+    public record PointView(LocalDate on, double low, double middle, double high, String text) {}
+
+    private final Evaluated e;
+    private final CoverResult cover;
+    private final Optional<CropInTime> crop;
+    private final Optional<LocalDate> planting;
+    private final UnitSystem units;
+    private final boolean coarse;
+    private final double errorOfMass;
+    private final EndMethods ways;
+    private final Map<String, Row> rows = new LinkedHashMap<>();
+    private EndBranches branches;
+    private GroundCourse alive;
+    private LocalDate first;
+    private List<Integer> plants;
+
+    private record Row(
+            String id,
+            String group,
+            String name,
+            Unit unit,
+            Better better,
+            String change,
+            Optional<String> note,
+            NavigableMap<LocalDate, Band> points) {}
+
+    private EndDates(Evaluated e, CoverResult cover, boolean coarse) {
+        this.e = e;
+        this.cover = cover;
+        this.crop = cover.next();
+        this.planting = crop.flatMap(CropInTime::planted);
+        this.units = e.units();
+        this.coarse = coarse;
+        this.errorOfMass = e.growth().errorOfMass(cover.id());
+        this.ways = new EndMethods(e, cover);
+    }
+
+    /**
+     * Of a cover.
+     *
+     * @param coarse whether a first answer is enough: the living stand and what would kill it, every day
+     * @throws Refused when the plan has no such cover, it is not sown or simulated, or it has ended
+     */
+    public static DatesView of(Evaluated e, String coverId, boolean coarse) {
+        CoverResult cover = e.covers().stream()
+                .filter(c -> c.id().equals(coverId))
+                .findFirst()
+                .orElseThrow(() -> new Refused("/coverId", "the plan has no such cover"));
+        if (cover.sown().isEmpty() || cover.mix().blend().isEmpty()) {
+            throw new Refused(
+                    "/coverId", "date the sowing and give the mix its rates: then the days of the end are compared");
+        }
+        return new EndDates(e, cover, coarse).view();
+    }
+
+    private DatesView view() {
+        Optional<LocalDate> planned = new PlanLookup(e.plan())
+                .first(Operation.End.class, cover.id())
+                .flatMap(o -> Optional.ofNullable(e.dates().get(o.id())).map(d -> d.on()));
+        LocalDate sown = cover.sown().orElseThrow();
+        first = later(e.asOf(), sown.plusDays(AFTER_SOWING));
+        LocalDate last = planting.map(p -> p.plusDays(BEYOND_PLANTING))
+                .or(() -> planned.map(p -> p.plusDays(BEYOND_END)))
+                .orElseGet(() -> sown.plusDays(300));
+        if (!first.isBefore(last)) {
+            throw new Refused("/coverId", "the days on which it could end are past");
+        }
+        List<TerminationMethod> method = ways.planned();
+        List<LocalDate> days = days(first, last, planting.or(() -> planned).orElse(last), planned);
+        branches = e.growth()
+                .branches(cover.inTime(), d -> ended(d, method), days)
+                .filter(b -> b.covers(first))
+                .orElseThrow(() -> new Refused("/coverId", "nothing is simulated: the field has no weather"));
+        plants = branches.plants(cover.id());
+        alive = branches.alive(first.minusDays(1), last);
+        LocalDate to = untilRipe(last);
+        living(to);
+        if (!coarse) {
+            ground(days.stream().filter(d -> !d.isAfter(to)).toList());
+        }
+        LocalDate on = planned.filter(d -> !d.isBefore(first) && !d.isAfter(to)).orElse(to);
+        return new DatesView(
+                cover.id(),
+                planned,
+                planting,
+                crop.map(c -> c.crop().name()),
+                EndMethods.words(method),
+                ways.isChosen(),
+                coarse,
+                alive.members(),
+                first,
+                to,
+                rows.values().stream().map(this::view).toList(),
+                on,
+                ways.views(on, this::killed, this::aliveShare));
+    }
+
+    /** What the ground comes to behind an end on each of some days. */
+    private void ground(List<LocalDate> days) {
+        Optional<Without> without = planting.filter(p -> branches.covers(p.plusDays(PLAYED_ON)))
+                .map(p -> new Without(p.minusDays(1), branches.without(p.minusDays(1), p.plusDays(PLAYED_ON))));
+        days.forEach(d -> branch(d, without));
+    }
+
+    private PlanDocument ended(LocalDate day, List<TerminationMethod> method) {
+        PlanDocument dated = PlanEdit.dated(e.plan(), "end", cover.id(), day);
+        return ways.isChosen()
+                ? dated
+                : PlanEdit.endedBy(dated, cover.id(), method.get(0).id());
+    }
+
+    private static LocalDate later(LocalDate a, LocalDate b) {
+        return a.isAfter(b) ? a : b;
+    }
+
+    /** From the last back: close together near the planting. */
+    private List<LocalDate> days(LocalDate from, LocalDate last, LocalDate near, Optional<LocalDate> planned) {
+        TreeMap<LocalDate, Boolean> found = new TreeMap<>();
+        LocalDate d = last;
+        while (!d.isBefore(from)) {
+            found.put(d, true);
+            long off = Math.max(0, ChronoUnit.DAYS.between(d, near));
+            int step = 0;
+            for (int[] s : STEPS) {
+                step = step == 0 && off < s[0] ? s[1] : step;
+            }
+            d = d.minusDays(step);
+        }
+        planned.filter(p -> !p.isBefore(from) && !p.isAfter(last)).ifPresent(p -> found.put(p, true));
+        return List.copyOf(found.keySet());
+    }
+
+    /** The day on which half of the years are ripe, of the species that weighs most; the last where they are not. */
+    private LocalDate untilRipe(LocalDate last) {
+        for (LocalDate d = first; d.isBefore(last); d = d.plusDays(1)) {
+            int r = record(d);
+            double[] masses = StandParts.massKgHa(alive, r, plants);
+            int most = IntStream.range(0, masses.length)
+                    .reduce((a, b) -> masses[b] > masses[a] ? b : a)
+                    .orElse(0);
+            if (masses.length > 0
+                    && masses[most] > LEAST_KG_HA
+                    && GroundCourse.band(alive.plant(r, plants.get(most), OfPlant.STAGE))
+                                    .middle()
+                            >= RIPE) {
+                return d;
+            }
+        }
+        return last;
+    }
+
+    /** The record of the evening before a day. */
+    private int record(LocalDate day) {
+        return (int) ChronoUnit.DAYS.between(first, day);
+    }
+
+    /** What lives is read every day. */
+    private void living(LocalDate to) {
+        for (LocalDate d = first; !d.isAfter(to); d = d.plusDays(1)) {
+            int r = record(d);
+            double[] mass = alive.sum(r, plants, OfPlant.MASS_KG_HA);
+            Band tops = ModelError.widen(GroundCourse.band(mass), errorOfMass);
+            dead(d);
+            put("tops", "stand", "Dry tops", Unit.T_PER_HA, Better.MORE, "by", d, per(tops, 1000));
+            if (tops.middle() < LEAST_KG_HA) {
+                continue;
+            }
+            double share = StandParts.nitrogenShare(alive, r, plants);
+            double[] cn = ratio(mass, alive.sum(r, plants, OfPlant.NITROGEN_KG_HA));
+            put(
+                    "cn",
+                    "stand",
+                    "C:N of the tops",
+                    Unit.FRACTION,
+                    Better.NEITHER,
+                    "to",
+                    d,
+                    around(cn, Prospect.CARBON_SHARE / share));
+            put(
+                    "nitrogen",
+                    "stand",
+                    "Nitrogen in the tops",
+                    Unit.KG_PER_HA,
+                    Better.MORE,
+                    "by",
+                    d,
+                    ModelError.widen(
+                            around(alive.sum(r, plants, OfPlant.NITROGEN_KG_HA), tops.middle() * share), errorOfMass));
+            put("height", "stand", "Height of the tallest", Unit.CENTIMETRE, Better.NEITHER, "to", d, tallest(r));
+            put(
+                    "seed",
+                    "stand",
+                    "Years with seed that can grow",
+                    Unit.PERCENT,
+                    Better.LESS,
+                    "to",
+                    d,
+                    Band.exactly(100 * seedShare(r)));
+            for (TerminationMethod m : ways.killing()) {
+                put(
+                        "kill-" + m.id(),
+                        "kill",
+                        "Killed: " + m.name().toLowerCase(Locale.ROOT),
+                        Unit.PERCENT,
+                        Better.MORE,
+                        "to",
+                        d,
+                        killed(r, m),
+                        ways.refusal(m));
+            }
+        }
+    }
+
+    private void dead(LocalDate day) {
+        planting.ifPresent(p -> put(
+                "dead",
+                "stand",
+                "Dead before planting",
+                Unit.DAY,
+                Better.NEITHER,
+                "to",
+                day,
+                Band.exactly(ChronoUnit.DAYS.between(day, p))));
+    }
+
+    private static double[] ratio(double[] mass, double[] nitrogen) {
+        return IntStream.range(0, mass.length)
+                .filter(m -> mass[m] > 0 && nitrogen[m] > 0)
+                .mapToDouble(m -> Prospect.CARBON_SHARE * mass[m] / nitrogen[m])
+                .toArray();
+    }
+
+    private Band tallest(int r) {
+        double[] most = new double[alive.members()];
+        for (int p : plants) {
+            double[] h = alive.plant(r, p, OfPlant.HEIGHT_M);
+            for (int m = 0; m < most.length; m++) {
+                most[m] = Math.max(most[m], 100 * h[m]);
+            }
+        }
+        return GroundCourse.band(most);
+    }
+
+    private double seedShare(int r) {
+        return IntStream.range(0, alive.members())
+                        .filter(m -> plants.stream()
+                                .anyMatch(p -> alive.plant(r, p, OfPlant.REACHED_STAGE, m) >= Prospect.VIABLE_SEED))
+                        .count()
+                / (double) alive.members();
+    }
+
+    private Band killed(LocalDate day, TerminationMethod m) {
+        return killed(record(day), m);
+    }
+
+    /** The share of what lives that a method kills, %. */
+    private Band killed(int r, TerminationMethod method) {
+        double[] years = IntStream.range(0, alive.members())
+                .mapToDouble(m -> killed(r, method, m))
+                .filter(v -> !Double.isNaN(v))
+                .toArray();
+        return years.length == 0 ? Band.exactly(0) : GroundCourse.band(years);
+    }
+
+    private double killed(int r, TerminationMethod method, int member) {
+        double all = 0;
+        double dead = 0;
+        for (int p : plants) {
+            double mass = alive.plant(r, p, OfPlant.MASS_KG_HA, member);
+            var species = e.knowledge().species().get(branches.plantId(p));
+            all += mass;
+            dead += mass * method.killsAt(species, alive.plant(r, p, OfPlant.STAGE, member));
+        }
+        return all > 0 ? 100 * dead / all : Double.NaN;
+    }
+
+    /** Share of the years in which anything of the cover lives on a day. */
+    private double aliveShare(LocalDate day) {
+        double[] mass = alive.sum(record(day), plants, OfPlant.MASS_KG_HA);
+        return IntStream.range(0, mass.length).filter(m -> mass[m] > 0).count() / (double) mass.length;
+    }
+
+    /** The ground without the cover, from an evening on. */
+    private record Without(LocalDate from, GroundCourse course) {}
+
+    private void branch(LocalDate end, Optional<Without> without) {
+        if (planting.isEmpty()) {
+            return;
+        }
+        LocalDate planted = planting.get();
+        LocalDate to = later(end, planted).plusDays(PLAYED_ON);
+        if (!branches.covers(planted) || !branches.covers(planted.plusDays(PLAYED_ON))) {
+            return;
+        }
+        PlanGround g = branches.ended(end, to.plusDays(1));
+        GroundCourse c = g.course();
+        int at = g.before(planted);
+        put(
+                "residue",
+                "soil",
+                "Mulch 30 days after planting, old residue in it",
+                Unit.T_PER_HA,
+                Better.MORE,
+                "by",
+                end,
+                per(
+                        ModelError.widen(
+                                GroundCourse.band(c.ground(g.before(planted.plusDays(31)), OfGround.RESIDUE_KG_HA)),
+                                ModelError.OF_GROUND),
+                        1000));
+        cover(c, at, "Ground covered at planting", "cover0", end);
+        cover(c, g.before(planted.plusDays(31)), "Ground covered 30 days later", "cover30", end);
+        cover(c, g.before(planted.plusDays(61)), "Ground covered 60 days later", "cover60", end);
+        double[] water = c.ground(at, OfGround.AVAILABLE_WATER_MM);
+        put(
+                "water",
+                "soil",
+                "Soil water at planting",
+                Unit.MILLIMETRE,
+                Better.MORE,
+                "by",
+                end,
+                ModelError.widen(GroundCourse.band(water), ModelError.OF_GROUND));
+        put(
+                "dry",
+                "soil",
+                "Years with a dry seed zone at planting",
+                Unit.PERCENT,
+                Better.LESS,
+                "to",
+                end,
+                Band.exactly(100.0
+                        * IntStream.range(0, c.members())
+                                .filter(m -> c.ground(at, OfGround.WATER_1, m) < DRY)
+                                .count()
+                        / c.members()));
+        put(
+                "warmth",
+                "soil",
+                "Soil temperature at planting",
+                Unit.CELSIUS,
+                Better.MORE,
+                "by",
+                end,
+                GroundCourse.band(c.ground(at, OfGround.SOIL_C)));
+        without.ifPresent(w -> {
+            free(g, w, end, planted, 4);
+            free(g, w, end, planted, 10);
+        });
+    }
+
+    private void cover(GroundCourse c, int record, String name, String id, LocalDate end) {
+        double[] residue = c.ground(record, OfGround.RESIDUE_COVER);
+        double[] living = c.ground(record, OfGround.LIVING_COVER);
+        double[] years = IntStream.range(0, residue.length)
+                .mapToDouble(m -> 100 * (1 - (1 - residue[m]) * (1 - living[m])))
+                .toArray();
+        Band b = ModelError.widen(GroundCourse.band(years), ModelError.OF_GROUND);
+        put(
+                id,
+                "soil",
+                name + ", by residue and leaves",
+                Unit.PERCENT,
+                Better.MORE,
+                "to",
+                end,
+                new Band(b.low(), b.middle(), Math.max(b.middle(), Math.min(100, b.high()))));
+    }
+
+    /** Nitrogen free in the soil and in the crop, against the same ground without the cover. */
+    private void free(PlanGround g, Without w, LocalDate end, LocalDate planted, int weeks) {
+        LocalDate evening = g.from().plusDays(g.course().recordedDay(g.before(planted.plusDays(7L * weeks + 1))));
+        double[] with = free(
+                g.course(),
+                g.before(planted.plusDays(7L * weeks + 1)),
+                g.plants(crop.orElseThrow().id()));
+        double[] bare = free(
+                w.course(),
+                (int) ChronoUnit.DAYS.between(w.from(), evening),
+                branches.plantsWithout(crop.orElseThrow().id()));
+        double[] more = IntStream.range(0, with.length)
+                .mapToDouble(m -> with[m] - bare[m])
+                .toArray();
+        put(
+                "free" + weeks,
+                "crop",
+                "Nitrogen free " + weeks + " weeks after planting, against no cover",
+                Unit.KG_PER_HA,
+                Better.MORE,
+                "by",
+                end,
+                GroundCourse.band(more));
+    }
+
+    private static double[] free(GroundCourse c, int record, List<Integer> crop) {
+        double[] inCrop = c.sum(record, crop, OfPlant.NITROGEN_KG_HA);
+        return IntStream.range(0, c.members())
+                .mapToDouble(m -> inCrop[m]
+                        + c.ground(record, OfGround.MINERAL_N_1, m)
+                        + c.ground(record, OfGround.MINERAL_N_2, m)
+                        + c.ground(record, OfGround.MINERAL_N_3, m))
+                .toArray();
+    }
+
+    private static Band per(Band b, double by) {
+        return new Band(b.low() / by, b.middle() / by, b.high() / by);
+    }
+
+    private void put(
+            String id, String group, String name, Unit unit, Better better, String change, LocalDate on, Band value) {
+        put(id, group, name, unit, better, change, on, value, Optional.empty());
+    }
+
+    private void put(
+            String id,
+            String group,
+            String name,
+            Unit unit,
+            Better better,
+            String change,
+            LocalDate on,
+            Band value,
+            Optional<String> note) {
+        rows.computeIfAbsent(id, k -> new Row(id, group, name, unit, better, change, note, new TreeMap<>()))
+                .points()
+                .put(on, value);
+    }
+
+    private RowView view(Row row) {
+        Unit shown = units.shown(row.unit());
+        List<PointView> points = new ArrayList<>();
+        int decimals = 0;
+        for (Map.Entry<LocalDate, Band> p : row.points().entrySet()) {
+            Band b = p.getValue();
+            double middle = row.unit().to(shown, b.middle());
+            double low = row.unit().to(shown, b.low());
+            double high = row.unit().to(shown, b.high());
+            String text = text(row, middle, shown, high - low);
+            int point = text.indexOf('.');
+            decimals = Math.max(decimals, point < 0 ? 0 : text.length() - point - 1);
+            points.add(new PointView(p.getKey(), round(low), round(middle), round(high), text));
+        }
+        return new RowView(
+                row.id(),
+                row.group(),
+                row.name(),
+                shown == Unit.FRACTION ? "" : shown.written(),
+                row.better(),
+                row.change(),
+                Math.min(decimals, 2),
+                points,
+                row.note());
+    }
+
+    private static String text(Row row, double value, Unit shown, double spread) {
+        return row.unit() == Unit.DAY || row.unit() == Unit.PERCENT || row.unit() == Unit.CENTIMETRE
+                ? Shown.plain(value, 0)
+                : row.unit() == Unit.FRACTION
+                        ? Shown.plain(value, value < 20 ? 1 : 0)
+                        : Shown.text(value, shown, spread);
+    }
+
+    private static double round(double v) {
+        return Math.round(v * 1000) / 1000.0;
+    }
+}

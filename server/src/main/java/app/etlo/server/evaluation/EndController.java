@@ -1,0 +1,62 @@
+package app.etlo.server.evaluation;
+
+import app.etlo.core.plan.asked.EndDates;
+import app.etlo.core.plan.document.PlanDocument;
+import app.etlo.server.access.Access;
+import app.etlo.server.access.Access.Who;
+import app.etlo.server.limits.Limited;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** When and how a cover ends: what each day and each way comes to. */
+@RestController
+class EndController {
+    private static final String XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
+
+    private final Evaluations evaluations;
+
+    EndController(Evaluations evaluations) {
+        this.evaluations = evaluations;
+    }
+
+    /**
+     * @param coarse whether a first answer is enough: what lives, without what the ground comes to
+     */
+    record DatesRequest(
+            @NotNull PlanDocument plan,
+            @NotNull LocalDate asOf,
+            @NotBlank String coverId,
+            boolean coarse) {}
+
+    /** What ending a cover on each day gains and costs. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping("/api/covers/end-dates")
+    EndDates.DatesView dates(@Valid @RequestBody DatesRequest r) {
+        return evaluations.evaluated(r.plan(), r.asOf(), e -> EndDates.of(e, r.coverId(), r.coarse()));
+    }
+
+    /** The same as a workbook. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping(value = "/api/covers/end-dates/workbook", produces = XLSX)
+    ResponseEntity<byte[]> workbook(@Valid @RequestBody DatesRequest r) {
+        EndDates.DatesView dates = evaluations.evaluated(r.plan(), r.asOf(), e -> EndDates.of(e, r.coverId(), false));
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("days-of-the-end.xlsx")
+                                .build()
+                                .toString())
+                .body(EndWorkbook.of(dates));
+    }
+}

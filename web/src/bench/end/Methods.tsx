@@ -1,0 +1,124 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+
+import { api, taken, today, type Schemas } from '../../api/client';
+import { useOpenPlan } from '../../plan/context';
+import { spokenDate } from '../../ui/days';
+import { Stack } from '../../ui/Stack';
+
+type Method = Schemas['MethodView'];
+
+/** Every way of ending, with what speaks against it here: none is hidden. */
+export function Methods({
+  coverId,
+  onTake,
+}: {
+  coverId: string;
+  onTake: (method: string) => void;
+}) {
+  const { state } = useOpenPlan();
+  const [open, setOpen] = useState(false);
+  const asked = useQuery({
+    queryKey: ['end-methods', coverId, state.plan],
+    enabled: open,
+    gcTime: 0,
+    retry: false,
+    placeholderData: keepPreviousData,
+    queryFn: async () =>
+      taken(
+        await api.POST('/api/covers/end-dates', {
+          body: { plan: state.plan, asOf: today(), coverId, coarse: true },
+        }),
+      ),
+  });
+  return (
+    <details className="mt-3" onToggle={(e) => setOpen(e.currentTarget.open)}>
+      <summary className="cursor-pointer text-[15px] font-bold">
+        Ways of ending it{' '}
+        <i className="text-[13px] font-medium text-ink2">
+          what each kills, needs, costs and leaves, and why some do not fit
+        </i>
+      </summary>
+      {asked.error && <p role="status">{asked.error.message}</p>}
+      {asked.isPending && <p className="italic">ending the cover in each way</p>}
+      {asked.data && (
+        <MethodTable methods={asked.data.methods} day={asked.data.methodsOn} onTake={onTake} />
+      )}
+    </details>
+  );
+}
+
+function MethodTable({
+  methods,
+  day,
+  onTake,
+}: {
+  methods: Method[];
+  day: string;
+  onTake: (method: string) => void;
+}) {
+  return (
+    <>
+      <Stack label="Ways of ending" className="mt-1">
+        <table className="w-full text-[13.5px]">
+          <thead>
+            <tr className="border-b border-ink text-left align-bottom text-[12px] leading-tight">
+              <th>way</th>
+              <th className="px-1">kills on {spokenDate(day, false)}</th>
+              <th className="px-1">passes cost</th>
+              <th className="px-1">field takes</th>
+              <th className="px-1">works on</th>
+              <th className="px-1">leaves</th>
+              <th className="px-1">against it here</th>
+              <th data-name="">
+                <span className="sr-only">take</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {methods.map((m) => (
+              <tr key={m.id} className="border-b border-rule2 align-top">
+                <th
+                  scope="row"
+                  className={`py-0.5 text-left ${m.usable ? '' : 'font-normal line-through'}`}
+                >
+                  {m.name}
+                  {m.planned && <i className="block text-[12px]">as planned</i>}
+                </th>
+                <td className="fig px-1">{m.kills ?? 'frost decides'}</td>
+                <td className="fig px-1">{m.cost}</td>
+                <td className="px-1">
+                  <span className="fig">{m.hours ?? '–'}</span>
+                  {m.speed && <span className="block text-[12px] text-ink2">at {m.speed}</span>}
+                </td>
+                <td className="px-1 text-[12.5px]">
+                  {m.works}; {m.weather}
+                </td>
+                <td className="px-1 text-[12.5px]">{m.leaves}</td>
+                <td className="px-1 text-[12.5px]">
+                  {m.reasons.length === 0 ? 'nothing known' : m.reasons.join(' ')}
+                </td>
+                <td className="pl-2">
+                  {!m.planned && m.usable && (
+                    <button
+                      type="button"
+                      className="link"
+                      aria-label={`End it so: ${m.name}`}
+                      onClick={() => onTake(m.id)}
+                    >
+                      take
+                    </button>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Stack>
+      <p className="mt-1 text-[12.5px] text-ink2 italic">
+        Passes by the library’s custom rates, not at yours; products are not in them. The label in
+        force decides on any spray.
+      </p>
+    </>
+  );
+}
