@@ -100,6 +100,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/covers/end-schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["schools"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/covers/latest": {
         parameters: {
             query?: never;
@@ -1419,6 +1435,14 @@ export interface components {
             buys: string;
             words: string;
         };
+        BlockView: {
+            /** Format: date */
+            from: string;
+            stop: boolean;
+            /** Format: date */
+            to: string;
+            why: string[];
+        };
         BoughtView: {
             adds: string[];
             costs: string;
@@ -1713,6 +1737,7 @@ export interface components {
             aims?: string[];
             alternatives?: components["schemas"]["AlternativeEntry"][];
             checks?: components["schemas"]["CheckEntry"][];
+            fallbacks?: components["schemas"]["FallbackEntry"][];
             id: string;
             mix?: components["schemas"]["MixEntry"];
             place: components["schemas"]["PlaceEntry"];
@@ -1808,10 +1833,12 @@ export interface components {
             plan: components["schemas"]["PlanDocument"];
         };
         DatesView: {
+            blocked: components["schemas"]["BlockView"][];
             chosen: boolean;
             coarse: boolean;
             coverId: string;
             crop?: string;
+            favoured: components["schemas"]["SpanView"][];
             /** Format: date */
             from: string;
             method: string;
@@ -1910,15 +1937,56 @@ export interface components {
             biomass?: components["schemas"]["FigureView"];
             checks: components["schemas"]["CheckView"][];
             daysBeforePlanting?: components["schemas"]["FigureView"];
+            fallbacks: components["schemas"]["FallbackView"][];
             forecast?: components["schemas"]["StandForecastView"];
+            gaps: components["schemas"]["GapView"][];
             nitrogenInTops?: components["schemas"]["FigureView"];
             nitrogenPercent?: components["schemas"]["FigureView"];
+            rules: components["schemas"]["EndRule"][];
+            tanks: components["schemas"]["TankView"][];
+        };
+        EndChoice: {
+            id: string;
+            name: string;
+            sprays: boolean;
+        };
+        EndNeed: {
+            met?: boolean;
+            text: string;
         };
         EndPassEntry: {
             /** Format: int32 */
             afterDays?: number;
             id: string;
             method: string;
+            spray?: components["schemas"]["SprayEntry"];
+        };
+        EndRule: {
+            decides: string;
+            found: string;
+            holds: boolean;
+            id: string;
+            says: string;
+        };
+        EndSchoolPass: {
+            /** Format: int32 */
+            afterDays: number;
+            method: string;
+        };
+        EndSchoolView: {
+            against: string[];
+            cost: string;
+            fallback: boolean;
+            figures: components["schemas"]["FigureView"][];
+            forbidden: boolean;
+            id: string;
+            name: string;
+            needs: components["schemas"]["EndNeed"][];
+            /** Format: date */
+            on?: string;
+            passes: components["schemas"]["EndSchoolPass"][];
+            planned: boolean;
+            words: string;
         };
         EndView: {
             choices: components["schemas"]["Judged"][];
@@ -1977,13 +2045,36 @@ export interface components {
             parts?: ("field" | "windows" | "mix" | "sow" | "grow" | "end" | "plant" | "feed" | "section" | "notes" | "ledger")[];
             plan: components["schemas"]["PlanDocument"];
         };
+        FallbackEntry: {
+            /** Format: date */
+            by: string;
+            id: string;
+            if?: string;
+            passes: components["schemas"]["EndPassEntry"][];
+        };
+        FallbackView: {
+            /** Format: date */
+            by?: string;
+            cost?: string;
+            id: string;
+            /** Format: date */
+            look: string;
+            method?: string;
+            planned: boolean;
+            then: string;
+            when: string;
+        };
         FarmEntry: {
             currency: string;
+            endRules?: {
+                [key: string]: string;
+            };
             experience?: string;
             familyGapYears?: {
                 [key: string]: number;
             };
             id: string;
+            labelIntervals?: components["schemas"]["LabelInterval"][];
             name: string;
             schools?: {
                 [key: string]: string;
@@ -2003,6 +2094,7 @@ export interface components {
              */
             kind: "feed";
             material: components["schemas"]["MaterialEntry"];
+            placement?: string;
             rate: components["schemas"]["Quantity"];
             rateOf: string;
             /** Format: int32 */
@@ -2185,6 +2277,20 @@ export interface components {
             from: string;
             /** Format: date */
             to: string;
+        };
+        GapView: {
+            /** Format: int64 */
+            days: number;
+            from: string;
+            /** Format: date */
+            fromOn: string;
+            holds: boolean;
+            ofLabel: boolean;
+            to: string;
+            /** Format: date */
+            toOn: string;
+            wanted: string;
+            why: string;
         };
         Graze: {
             id: string;
@@ -2450,6 +2556,7 @@ export interface components {
             aims: components["schemas"]["Aim"][];
             crops: components["schemas"]["CropChoice"][];
             drainages: string[];
+            endZones: components["schemas"]["Choice"][];
             families: string[];
             judgements: components["schemas"]["JudgementView"][];
             operations: components["schemas"]["Choice"][];
@@ -2459,8 +2566,17 @@ export interface components {
             schools: components["schemas"]["SchoolChoice"][];
             sowingMethods: components["schemas"]["Choice"][];
             species: components["schemas"]["SpeciesChoice"][];
-            terminationMethods: components["schemas"]["Choice"][];
+            terminationMethods: components["schemas"]["EndChoice"][];
             textures: string[];
+        };
+        LabelInterval: {
+            crop?: string;
+            /** Format: int32 */
+            days: number;
+            event: string;
+            /** Format: int32 */
+            mostDays?: number;
+            product: string;
         };
         LatestView: {
             figureId?: string;
@@ -3217,6 +3333,17 @@ export interface components {
             sides: components["schemas"]["SideView"][];
             source: string;
         };
+        SchoolsRequest: {
+            /** Format: date */
+            asOf: string;
+            coverId: string;
+            plan: components["schemas"]["PlanDocument"];
+        };
+        SchoolsView: {
+            columns: string[];
+            costNote: string;
+            schools: components["schemas"]["EndSchoolView"][];
+        };
         SectionView: {
             /** Format: double */
             depthM: number;
@@ -3478,6 +3605,15 @@ export interface components {
             /** Format: date */
             middle: string;
         };
+        SpanView: {
+            aim: string;
+            /** Format: date */
+            from: string;
+            name: string;
+            /** Format: date */
+            to: string;
+            why: string;
+        };
         SpeciesChoice: {
             botanical: string;
             family: string;
@@ -3492,6 +3628,15 @@ export interface components {
             columns: components["schemas"]["ColumnView"][];
             sources: components["schemas"]["SourceView"][];
             species: components["schemas"]["SheetView"][];
+        };
+        SprayEntry: {
+            product?: string;
+            rate?: components["schemas"]["Quantity"];
+            strength?: components["schemas"]["Quantity"];
+            tank?: components["schemas"]["Quantity"];
+            /** Format: double */
+            treatedPercent?: number;
+            volume?: components["schemas"]["Quantity"];
         };
         StandEntry: {
             biomass?: components["schemas"]["Quantity"];
@@ -3581,6 +3726,17 @@ export interface components {
         Taken: {
             report: components["schemas"]["WeatherReport"];
             series: components["schemas"]["SeriesChoice"];
+        };
+        TankView: {
+            active?: components["schemas"]["FigureView"];
+            fullTanks?: components["schemas"]["FigureView"];
+            inFull?: components["schemas"]["FigureView"];
+            inLast?: components["schemas"]["FigureView"];
+            lastTank?: components["schemas"]["FigureView"];
+            mix?: components["schemas"]["FigureView"];
+            passId: string;
+            product?: components["schemas"]["FigureView"];
+            treated: components["schemas"]["FigureView"];
         };
         TopNote: {
             text: string;
@@ -3963,6 +4119,30 @@ export interface operations {
                 };
                 content: {
                     "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
+                };
+            };
+        };
+    };
+    schools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchoolsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolsView"];
                 };
             };
         };

@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client';
-import { operationOf, pointerOf, setCover, setDay, setEnding } from '../plan/edit';
+import { operationOf, pointerOf, setCover, setDay, setEnd, setEnding } from '../plan/edit';
 import { tidy } from '../ui/tidy';
 import { useOpenPlan } from '../plan/context';
 import { FigureText } from '../plan/FigureText';
@@ -14,7 +14,11 @@ import { StandTable } from './StandTable';
 import { useEndDates } from './end/asked';
 import { DateStrips } from './end/DateStrips';
 import { DateTable } from './end/DateTable';
+import { Gaps } from './end/Gaps';
 import { Methods } from './end/Methods';
+import { PlanB } from './end/PlanB';
+import { Schools } from './end/Schools';
+import { Spray } from './end/Spray';
 import { useCover } from './pick';
 
 type Stand = Schemas['StandEntry'];
@@ -67,6 +71,10 @@ function Days({ coverId }: { coverId: string }) {
         dates={dates}
         planned={day}
         onTake={(d) => session.change((p) => setDay(p, 'end', coverId, d))}
+      />
+      <Schools
+        coverId={coverId}
+        onTake={(d, passes) => session.change((p) => setEnd(p, coverId, d, passes))}
       />
       <Methods
         coverId={coverId}
@@ -191,6 +199,9 @@ export function EndStep() {
         </span>
       </div>
       <Days coverId={cover.id} />
+      <PlanB cover={cover} />
+      <Gaps coverId={cover.id} />
+      <Spray coverId={cover.id} />
       <Doings kind="graze" subject={cover.id} day={addDays(end?.when.on ?? today(), -14)} />
       <h3 className="mt-4 font-bold">What stands then</h3>
       <p className="text-[13px] text-ink2 italic">

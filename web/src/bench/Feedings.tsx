@@ -11,6 +11,13 @@ const RATES: { id: Of<'feed'>['rateOf']; name: string }[] = [
   { id: 'material', name: 'of product' },
 ];
 
+const PLACES = [
+  { id: 'broadcast', name: 'broadcast' },
+  { id: 'beside-row', name: 'beside the row' },
+  { id: 'in-furrow', name: 'in the furrow' },
+  { id: 'injected', name: 'injected' },
+];
+
 /**
  * What is planned to be fed to a crop or a cover: each product with its day and rate. It is what the simulation feeds.
  *
@@ -68,6 +75,19 @@ export function Feedings({
             options={RATES}
             onChange={(rateOf) =>
               session.change((p) => setDoing(p, o.id, { what: { rateOf: rateOf } }))
+            }
+          />
+          <SelectField
+            label="Placed"
+            value={o.placement ?? ''}
+            empty="not said"
+            options={PLACES}
+            onChange={(v) =>
+              session.change((p) =>
+                setDoing(p, o.id, {
+                  what: { placement: (v || undefined) as Of<'feed'>['placement'] },
+                }),
+              )
             }
           />
           <button

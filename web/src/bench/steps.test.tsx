@@ -151,6 +151,10 @@ describe('the step End', () => {
     nitrogenPercent: figure('end/v1/nitrogenPercent', 1.834, '%'),
     nitrogenInTops: figure('end/v1/nitrogenInTops', 76, 'kg/ha'),
     checks: [],
+    gaps: [],
+    rules: [],
+    tanks: [],
+    fallbacks: [],
   };
 
   test('what is simulated counts until something is typed, and comes back when it is taken out', () => {

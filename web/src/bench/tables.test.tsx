@@ -283,6 +283,10 @@ describe('field checks', () => {
           ...e,
           end: {
             v1: {
+              gaps: [],
+              rules: [],
+              tanks: [],
+              fallbacks: [],
               checks: [
                 {
                   id: 'check-1',

@@ -14,10 +14,11 @@ type Dated = 'sow' | 'end' | 'harvest';
 export type Doing =
   | Pick<Of<'graze'>, 'kind' | 'takePercent'>
   | Pick<Of<'irrigate'>, 'kind' | 'depth'>
-  | Pick<Of<'feed'>, 'kind' | 'material' | 'rate' | 'rateOf'>;
+  | Pick<Of<'feed'>, 'kind' | 'material' | 'rate' | 'rateOf' | 'placement'>;
 type When = Operation['when'];
 type Place = Cover['place'];
 type System = Schemas['PlantingSystemView'];
+type Spray = Schemas['SprayEntry'];
 
 export const operationOf = <K extends Kind>(plan: Plan, kind: K, subject: string) =>
   plan.operations.find((o): o is Of<K> => o.kind === kind && o.subject === subject);
@@ -113,6 +114,35 @@ export function setEnding(
   const now = change && method ? [tidy({ id: newId('e'), ...old, ...change, method })] : [];
   return setMembers(plan, 'end', coverId, {
     passes: [...passes.slice(0, index), ...now, ...rest(index + 1)],
+  });
+}
+
+/** Ends a cover on a day by passes, in place of what ended it. */
+export function setEnd(
+  plan: Plan,
+  coverId: string,
+  day: string,
+  passes: { method: string; afterDays: number }[],
+): Plan {
+  return setMembers(setDay(plan, 'end', coverId, day), 'end', coverId, {
+    passes: passes.map((p) => ({
+      id: newId('e'),
+      method: p.method,
+      ...(p.afterDays > 0 ? { afterDays: p.afterDays } : {}),
+    })),
+  });
+}
+
+/** Says what is sprayed in one of the passes that end a cover; nothing where nothing is left of it. */
+export function setSpray(plan: Plan, coverId: string, index: number, spray: Spray): Plan {
+  const passes = operationOf(plan, 'end', coverId)?.passes ?? [];
+  const said = tidy(spray);
+  return setMembers(plan, 'end', coverId, {
+    passes: passes.map((p, i) => {
+      if (i !== index) return p;
+      const { spray: _, ...rest } = p;
+      return Object.keys(said).length > 0 ? { ...rest, spray: said } : rest;
+    }),
   });
 }
 

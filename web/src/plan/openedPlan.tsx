@@ -100,8 +100,8 @@ const KNOWLEDGE = {
   ],
   families: ['Fabaceae', 'Poaceae'],
   terminationMethods: [
-    { id: 'roller-crimper', name: 'Roller-crimper' },
-    { id: 'burndown', name: 'Burndown herbicide' },
+    { id: 'roller-crimper', name: 'Roller-crimper', sprays: false },
+    { id: 'burndown', name: 'Burndown herbicide', sprays: true },
   ],
   textures: ['silt loam'],
 } as unknown as Knowledge;
@@ -264,7 +264,16 @@ export const answered = (): Evaluation => ({
     crops: {},
     rotation: {},
   },
-  end: { v1: { daysBeforePlanting: figure('end/v1/daysBeforePlanting', 14, 'd'), checks: [] } },
+  end: {
+    v1: {
+      daysBeforePlanting: figure('end/v1/daysBeforePlanting', 14, 'd'),
+      checks: [],
+      gaps: [],
+      rules: [],
+      tanks: [],
+      fallbacks: [],
+    },
+  },
   plant: {
     c2: {
       ratings: { o4: figure('plant/c2/o4/rating', 2.4, 'STIR') },

@@ -6,6 +6,7 @@ import { addDays, dateOf, dayNumber, MONTHS, spokenDate } from '../../ui/days';
 import type { Dates, Row } from './asked';
 import { at, changes, type Change } from './compare';
 import { MarkLines, Strip, type Marks } from './Strip';
+import { blockedOn, When } from './When';
 
 const GROUPS: Record<string, string> = {
   stand: 'What stands on the day',
@@ -113,6 +114,7 @@ export function DateStrips({
   const even = dates.rows.filter((r) => r.group === 'kill' && isEven(r, start));
   const drawn = dates.rows.filter((r) => !even.includes(r));
   const groups = Object.keys(GROUPS).filter((g) => dates.rows.some((r) => r.group === g));
+  const blocks = blockedOn(dates, day);
   const told = day === from ? [] : changes(dates.rows, from, day);
   return (
     <div ref={ref} className="mt-2">
@@ -203,6 +205,15 @@ export function DateStrips({
             </svg>
           </div>
         </div>
+        <When
+          dates={dates}
+          x={x}
+          chart={chart}
+          left={left}
+          right={right}
+          narrow={narrow}
+          marks={marks}
+        />
         {groups.map((g) => (
           <div key={g}>
             <h4 className="border-b border-ink pt-1.5 text-[12.5px] font-bold">{GROUPS[g]}</h4>
@@ -250,6 +261,12 @@ export function DateStrips({
           </div>
         ))}
       </div>
+      {blocks.map((b) => (
+        <p key={b.from} className="mt-1 text-[13.5px]">
+          <b className="text-hand">{b.stop ? 'Stop' : 'Doubt'}</b> on {spokenDate(day)}:{' '}
+          {b.why.join('; ')}.
+        </p>
+      ))}
       <p className="mt-1 text-[12px] text-ink2">
         Line and band: the middle and 8 of 10 of <span className="fig">{dates.years}</span> weather
         years, ended by {dates.method}

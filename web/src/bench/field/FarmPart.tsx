@@ -1,6 +1,10 @@
 import { useOpenPlan } from '../../plan/context';
 import { useFarmSave } from '../../plan/useFarmSave';
 import { NumberField, SelectField } from '../../ui/inputs';
+import { Refusal } from '../../api/client';
+import { Check } from '../../ui/Check';
+import { RowsField } from '../../ui/RowsField';
+import { DayOfYear } from './DayOfYear';
 import { ROW } from './part';
 
 const GAP_FAMILIES = [
@@ -18,6 +22,13 @@ export function FarmPart() {
   const { farm, knowledge } = useOpenPlan();
   const save = useFarmSave();
   const chosen = farm.schools ?? {};
+  const rules = farm.endRules ?? {};
+  const rule = (name: string, value: string | undefined) => {
+    const others = Object.entries(rules).filter(([k]) => k !== name);
+    save.mutate({
+      endRules: Object.fromEntries(value === undefined ? others : [...others, [name, value]]),
+    });
+  };
   return (
     <>
       <p className="mt-1 text-[13px] text-ink2">
@@ -82,6 +93,64 @@ export function FarmPart() {
           />
         ))}
       </div>
+      <h4 className="mt-3 text-[14px] font-bold">
+        Rules that bind the end of a cover{' '}
+        <i className="text-[13px] font-medium text-ink2">
+          switched on where they hold; who decides them has the last word
+        </i>
+      </h4>
+      <div className={ROW}>
+        <SelectField
+          label="Insurance or programme zone"
+          value={rules.zone ?? ''}
+          empty="none"
+          options={knowledge.endZones}
+          onChange={(v) => rule('zone', v || undefined)}
+        />
+        <DayOfYear
+          label="No end before"
+          value={rules.earliest}
+          onChange={(v) => rule('earliest', v)}
+        />
+        <DayOfYear
+          label="Birds nest from"
+          value={rules['nesting-from']}
+          onChange={(v) => rule('nesting-from', v)}
+        />
+        <DayOfYear
+          label="Birds nest until"
+          value={rules['nesting-until']}
+          onChange={(v) => rule('nesting-until', v)}
+        />
+        <Check
+          checked={rules.bees !== undefined}
+          onChange={(on) => rule('bees', on ? 'yes' : undefined)}
+        >
+          nothing is sprayed or mown in bloom
+        </Check>
+      </div>
+      <RowsField
+        title="Intervals from labels"
+        one="interval"
+        pointer="/labelIntervals"
+        problems={save.error instanceof Refusal ? save.error.problems : []}
+        rows={farm.labelIntervals}
+        fresh={{ event: 'planting' }}
+        columns={[
+          { key: 'product', label: 'product', kind: 'text', needed: true },
+          {
+            key: 'event',
+            label: 'to',
+            kind: 'choice',
+            needed: true,
+            options: ['planting', 'rolling', 'grazing', 'feeding'],
+          },
+          { key: 'crop', label: 'of', kind: 'choice', options: knowledge.crops },
+          { key: 'days', label: 'days at least', kind: 'number', max: 1500, needed: true },
+          { key: 'mostDays', label: 'at most', kind: 'number', max: 1500 },
+        ]}
+        onChange={(labelIntervals) => save.mutate({ labelIntervals })}
+      />
       {save.isError && (
         <p role="alert" className="text-hand">
           not saved: {save.error.message}

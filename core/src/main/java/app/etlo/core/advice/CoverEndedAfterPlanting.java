@@ -9,12 +9,15 @@ import java.util.stream.Stream;
 
 /** The cover is ended after the crop is in the ground. */
 final class CoverEndedAfterPlanting extends Judgement {
+    /** A crop is up soon after. */
+    private static final int UP_DAYS = 5;
+
     CoverEndedAfterPlanting() {
         super(
                 "cover-ended-after-planting",
                 Weight.STOP,
                 Step.END,
-                "the end of a cover is dated after the planting of the crop that follows it",
+                "the end of a cover is dated over five days after the planting of the crop that follows it",
                 Source.commonPractice(
                         "planting green has a kill within days and before the crop is up; label, insurance and programme rules decide"),
                 "high");
@@ -26,7 +29,7 @@ final class CoverEndedAfterPlanting extends Judgement {
                 .flatMap(c -> c.end().stream()
                         .flatMap(end -> c.next().stream()
                                 .flatMap(n -> n.planted().stream())
-                                .filter(planted -> end.date().isAfter(planted))
+                                .filter(planted -> end.date().isAfter(planted.plusDays(UP_DAYS)))
                                 .map(planted -> speak(c.id(), end.date(), planted))));
     }
 
@@ -36,7 +39,7 @@ final class CoverEndedAfterPlanting extends Judgement {
                 cover,
                 java.util.Optional.of(end),
                 "Ended " + days + (days == 1 ? " day" : " days") + " after planting on " + Shown.date(planted)
-                        + ". A method that kills the crop too must come before it is up; check label and programme.",
+                        + ": the crop is up by then, or about to be. What kills the cover takes the crop too; check label and programme.",
                 List.of("end " + end, "planting " + planted),
                 "an earlier end or a later planting");
     }

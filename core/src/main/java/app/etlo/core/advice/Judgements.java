@@ -90,8 +90,10 @@ public final class Judgements {
             new FlownOffLeafDrop(),
             new FertiliserBesideSeed(),
             new RowZoneStaysGreen());
-    private static final List<Judgement> ALL =
-            Stream.concat(OWN.stream(), SpeciesFinding.all().stream()).toList();
+    private static final List<Judgement> ALL = Stream.of(
+                    OWN, PlantedGreen.rules(), EndTiming.rules(), EndOfMulch.rules(), SpeciesFinding.all())
+            .flatMap(List::stream)
+            .toList();
 
     private Judgements() {}
 

@@ -81,6 +81,7 @@ public record Situation(
      * @param cost what it takes from the next crop; empty where that is not simulated or lies in the past
      * @param winter as it finds it; empty where the soil stays warm
      * @param fedKgHa nitrogen given to it
+     * @param facts of its end
      * @param countedM2 plants of single species as counted last, by species
      */
     public record Cover(
@@ -101,6 +102,7 @@ public record Situation(
             Optional<WinterStand> winter,
             double fedKgHa,
             Map<String, Double> countedM2,
+            EndFacts facts,
             MixUse use) {
         /** The first of its endings. */
         public Optional<Termination> end() {

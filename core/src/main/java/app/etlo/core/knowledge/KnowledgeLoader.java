@@ -80,6 +80,14 @@ public final class KnowledgeLoader {
                 purposes(),
                 schools(),
                 library("termination-methods.csv", r -> terminationMethod(r, operations)),
+                library(
+                        "end-zones.csv",
+                        r -> new EndZone(
+                                r.id("id"),
+                                r.text("name"),
+                                (int) r.number("least", -30, 120),
+                                r.text("decides"),
+                                source(r))),
                 library("products.csv", this::product),
                 library("aims.csv", r -> new Aim(r.id("id"), r.text("name"))),
                 stations(),

@@ -13,6 +13,9 @@ import app.etlo.core.quantity.PlausibleSpan;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.WindowKind;
+import app.etlo.core.termination.EndGap;
+import app.etlo.core.termination.EndRule;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -42,6 +45,28 @@ class HandBuiltRulesTest {
 
     private static Scene wheat() {
         return Scene.wheatThenCorn();
+    }
+
+    private static EndGap label(int days) {
+        return gap(days, 7, true);
+    }
+
+    private static EndGap practice(int days) {
+        return gap(days, 1, false);
+    }
+
+    private static EndGap gap(int days, int least, boolean ofLabel) {
+        LocalDate from = LocalDate.of(2027, 4, 20);
+        return new EndGap(
+                "gap",
+                "burndown herbicide",
+                from,
+                "rolling",
+                from.plusDays(days),
+                Optional.of(least),
+                Optional.empty(),
+                "it must be so",
+                ofLabel);
     }
 
     private static Scene with(CoverScene cover) {
@@ -594,8 +619,120 @@ class HandBuiltRulesTest {
                 new Rule(
                         "cover-ended-after-planting",
                         "after planting on",
-                        with(rye().ended(ended("burndown", "2027-05-13"))),
-                        with(rye().ended(ended("burndown", "2027-05-12")))),
+                        with(rye().ended(ended("burndown", "2027-05-18"))),
+                        with(rye().ended(ended("burndown", "2027-05-17")))),
+                new Rule(
+                        "planted-green-corn",
+                        "no nitrogen is fed beside the row",
+                        with(rye().ended(ended("burndown", "2027-05-15"))),
+                        with(rye().ended(ended("burndown", "2027-05-15")).besideRow(40))),
+                new Rule(
+                        "planted-green",
+                        "planted green on 12 May 2027",
+                        with(rye().ended(ended("burndown", "2027-05-12"))),
+                        with(rye().ended(ended("burndown", "2027-05-11")))),
+                new Rule(
+                        "moves-the-crop",
+                        "the crop would go with the cover",
+                        with(rye().ended(ended("till", "2027-05-13"))),
+                        with(rye().ended(ended("burndown", "2027-05-13")))),
+                new Rule(
+                        "end-rule-broken",
+                        "it ends 14 days before",
+                        with(rye().rule(new EndRule("zone", "zone 2", false, "it ends 14 days before", "the agent"))),
+                        with(rye().rule(new EndRule("zone", "zone 2", true, "it ends 15 days before", "the agent")))),
+                new Rule(
+                        "label-interval",
+                        "6 days instead of 7 days or more",
+                        with(rye().gap(label(6))),
+                        with(rye().gap(label(7)))),
+                new Rule(
+                        "gap-of-practice",
+                        "0 days instead of 1 day or more",
+                        with(rye().gap(practice(0))),
+                        with(rye().gap(practice(1)))),
+                new Rule(
+                        "sprayed-at-planting",
+                        "the eve of planting",
+                        with(rye().ended(ended("burndown", "2027-05-11"))),
+                        with(rye().ended(ended("burndown", "2027-05-09")))),
+                new Rule(
+                        "brown-at-planting",
+                        "14 days dead at planting",
+                        with(rye().tops(5000, 28, 0)).untilled("c2"),
+                        with(rye().tops(5000, 28, 0))),
+                new Rule(
+                        "dry-spring",
+                        "on 21 Apr 2027",
+                        with(rye().springWater(0.4, 60, 0, 20)),
+                        with(rye().springWater(0.6, 60, 30, 20))),
+                new Rule(
+                        "wet-spring",
+                        "this soil is full",
+                        with(rye().springWater(1, 60, 0, 0)).drainage("poorly drained"),
+                        with(rye().springWater(1, 60, 0, 0))),
+                new Rule(
+                        "woody-ahead-of-corn",
+                        "a C:N of about 34",
+                        with(rye().tops(5000, 34, 0)),
+                        with(rye().tops(5000, 29, 0))),
+                new Rule(
+                        "lush-legume-ahead-of-corn",
+                        "dead only 9 days",
+                        with(rye().tops(3000, 14, 0.6).ended(ended("burndown", "2027-05-03"))),
+                        with(rye().tops(3000, 14, 0.6).ended(ended("burndown", "2027-04-25")))),
+                new Rule(
+                        "seed-within-ten-days",
+                        "Cereal rye has seed that can grow",
+                        with(rye().stage("cereal-rye", 1, 1, 0.6)),
+                        with(rye().stage("cereal-rye", 1, 1, 0.2))),
+                new Rule(
+                        "not-rolled-on-one-day",
+                        "cannot be rolled cleanly on one day",
+                        with(rye().share("hairy-vetch", 40)
+                                .stage("cereal-rye", 1, 1, 0.4)
+                                .stage("hairy-vetch", 0.2, 0, 0)),
+                        with(rye().share("hairy-vetch", 40)
+                                .stage("cereal-rye", 1, 1, 0.4)
+                                .stage("hairy-vetch", 0.9, 1, 0))),
+                new Rule(
+                        "legume-before-bloom",
+                        "Hairy vetch ends before bloom with 14 days left",
+                        with(cover().share("hairy-vetch", 60)
+                                .wants("fix-nitrogen")
+                                .stage("hairy-vetch", 0, 0, 0)),
+                        with(cover().share("hairy-vetch", 60)
+                                .wants("fix-nitrogen")
+                                .stage("hairy-vetch", 0.4, 0.5, 0))),
+                new Rule(
+                        "mulch-too-thin",
+                        "does not hold weeds until the crop closes",
+                        with(rye().tops(4000, 25, 0)),
+                        with(rye().tops(6000, 25, 0))),
+                new Rule(
+                        "mulch-without-rescue",
+                        "no rescue after planting",
+                        with(rye().tops(4000, 25, 0)).certification("organic"),
+                        with(rye().tops(4000, 25, 0))),
+                new Rule(
+                        "nothing-to-spray",
+                        "nothing of this cover lives then",
+                        with(rye().stands(100).livesIn(0.03).ended(ended("burndown", "2027-04-28"))),
+                        with(rye().stands(100).livesIn(0.8).ended(ended("burndown", "2027-04-28")))),
+                new Rule(
+                        "bees-in-bloom",
+                        "Crimson clover is in bloom",
+                        with(cover().share("crimson-clover", 60)
+                                .stage("crimson-clover", 1, 0.9, 0)
+                                .ended(ended("mow", "2027-05-01"))),
+                        with(cover().share("crimson-clover", 60)
+                                .stage("crimson-clover", 0, 0.1, 0)
+                                .ended(ended("mow", "2027-05-01")))),
+                new Rule(
+                        "grazed-and-mulch",
+                        "what is eaten does not lie on the ground",
+                        with(rye().wants("mulch").fed(false)),
+                        with(rye().wants("mulch"))),
                 new Rule(
                         "tilled-before-end",
                         "works the soil while the cover still grows",

@@ -214,14 +214,14 @@ class JudgementsTest {
     class EndedAfterPlanting {
         @Test
         void a_cover_alive_in_the_crop_stops() {
-            Note n = one("cover-ended-after-planting", "\"2027-05-01\"", "\"2027-05-15\"");
+            Note n = one("cover-ended-after-planting", "\"2027-05-01\"", "\"2027-05-18\"");
             assertThat(n.weight()).isEqualTo(Weight.STOP);
-            assertThat(n.text()).startsWith("Ended 3 days after planting on 12 May 2027");
+            assertThat(n.text()).startsWith("Ended 6 days after planting on 12 May 2027");
         }
 
         @Test
-        void on_the_day_of_planting_is_planting_green() {
-            silent("cover-ended-after-planting", "\"2027-05-01\"", "\"2027-05-12\"");
+        void within_five_days_of_planting_is_planting_green() {
+            silent("cover-ended-after-planting", "\"2027-05-01\"", "\"2027-05-17\"");
         }
     }
 
@@ -302,10 +302,10 @@ class JudgementsTest {
 
     @Test
     void an_answer_holds_until_its_facts_change() {
-        Note open = one("cover-ended-after-planting", "\"2027-05-01\"", "\"2027-05-15\"");
-        Note moved = one("cover-ended-after-planting", "\"2027-05-01\"", "\"2027-05-16\"");
+        Note open = one("cover-ended-after-planting", "\"2027-05-01\"", "\"2027-05-18\"");
+        Note moved = one("cover-ended-after-planting", "\"2027-05-01\"", "\"2027-05-19\"");
         assertThat(open.factsHash()).isNotEqualTo(moved.factsHash());
-        assertThat(one("cover-ended-after-planting", "\"2027-05-01\"", "\"2027-05-15\"")
+        assertThat(one("cover-ended-after-planting", "\"2027-05-01\"", "\"2027-05-18\"")
                         .factsHash())
                 .isEqualTo(open.factsHash());
     }

@@ -32,7 +32,9 @@ import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.Window;
 import app.etlo.core.rotation.WindowKind;
+import app.etlo.core.termination.EndGap;
 import app.etlo.core.termination.EndResult;
+import app.etlo.core.termination.EndRule;
 import app.etlo.core.termination.Evidence;
 import app.etlo.core.termination.Stand;
 import app.etlo.core.termination.StandForecast;
@@ -320,6 +322,9 @@ final class Scene {
         private Optional<CoverCost> cost = Optional.empty();
         private Optional<WinterStand> winter = Optional.empty();
         private double fedKgHa;
+        private EndFacts facts = EndFacts.NONE;
+        private List<EndGap> gaps = List.of();
+        private List<EndRule> rules = List.of();
         private final Map<String, Double> counted = new LinkedHashMap<>();
         private final Map<String, List<Caution>> cautions = new LinkedHashMap<>();
         private List<String> aims = List.of();
@@ -389,6 +394,62 @@ final class Scene {
 
         CoverScene ended(Termination... by) {
             endings = List.of(by);
+            return this;
+        }
+
+        CoverScene gap(EndGap g) {
+            gaps = List.of(g);
+            return this;
+        }
+
+        CoverScene rule(EndRule r) {
+            rules = List.of(r);
+            return this;
+        }
+
+        /** Tops of so much, their C:N and the share of legumes in them; the rest are grasses. */
+        CoverScene tops(double kgHa, double cn, double legumeShare) {
+            facts = new EndFacts(
+                    new EndFacts.Stand(kgHa, Optional.of(cn), 1, legumeShare, 1 - legumeShare),
+                    facts.plants(),
+                    facts.water(),
+                    facts.nearRowKgHa());
+            return this;
+        }
+
+        CoverScene livesIn(double share) {
+            EndFacts.Stand s = facts.stand();
+            facts = new EndFacts(
+                    new EndFacts.Stand(s.topsKgHa(), s.cn(), share, s.legumeShare(), s.grassShare()),
+                    facts.plants(),
+                    facts.water(),
+                    facts.nearRowKgHa());
+            return this;
+        }
+
+        /** How far a species is: far enough for a roller, in bloom, and with seed soon, 0 to 1. */
+        CoverScene stage(String species, double farEnough, double inBloom, double seedSoon) {
+            Map<String, Double> a = new LinkedHashMap<>(facts.plants().farEnough());
+            Map<String, Double> b = new LinkedHashMap<>(facts.plants().inBloom());
+            Map<String, Double> c = new LinkedHashMap<>(facts.plants().seedSoon());
+            a.put(species, farEnough);
+            b.put(species, inBloom);
+            c.put(species, seedSoon);
+            facts = new EndFacts(facts.stand(), new EndFacts.Plants(a, b, c), facts.water(), facts.nearRowKgHa());
+            return this;
+        }
+
+        CoverScene springWater(double topShare, double rainMm, double drinksMm, double dryYearsPercent) {
+            facts = new EndFacts(
+                    facts.stand(),
+                    facts.plants(),
+                    Optional.of(new EndFacts.Water(topShare, rainMm, drinksMm, dryYearsPercent)),
+                    facts.nearRowKgHa());
+            return this;
+        }
+
+        CoverScene besideRow(double kgHa) {
+            facts = new EndFacts(facts.stand(), facts.plants(), facts.water(), kgHa);
             return this;
         }
 
@@ -653,7 +714,7 @@ final class Scene {
                             Optional.empty(),
                             Map.of(),
                             Optional.empty()),
-                    new EndResult(Optional.empty(), stand, forecast),
+                    new EndResult(Optional.empty(), stand, forecast, gaps, rules, List.of(), List.of()),
                     stand.map(s -> CoverCredit.of("feed/c2", s)),
                     findings,
                     alive,
@@ -662,6 +723,7 @@ final class Scene {
                     winter,
                     fedKgHa,
                     counted,
+                    facts,
                     new Situation.MixUse(
                             aims,
                             fed,

@@ -1,6 +1,7 @@
 package app.etlo.server.evaluation;
 
 import app.etlo.core.plan.asked.EndDates;
+import app.etlo.core.plan.asked.EndSchools;
 import app.etlo.core.plan.document.PlanDocument;
 import app.etlo.server.access.Access;
 import app.etlo.server.access.Access.Who;
@@ -42,6 +43,20 @@ class EndController {
     @PostMapping("/api/covers/end-dates")
     EndDates.DatesView dates(@Valid @RequestBody DatesRequest r) {
         return evaluations.evaluated(r.plan(), r.asOf(), e -> EndDates.of(e, r.coverId(), r.coarse()));
+    }
+
+    record SchoolsRequest(
+            @NotNull PlanDocument plan,
+            @NotNull LocalDate asOf,
+            @NotBlank String coverId) {}
+
+    /** The schools of ending a cover, and its plan B, side by side. */
+    @Limited(Limited.Kind.EVALUATE)
+    @Access(Who.MEMBER)
+    @PostMapping("/api/covers/end-schools")
+    EndSchools.SchoolsView schools(@Valid @RequestBody SchoolsRequest r) {
+        return evaluations.several(
+                r.plan(), r.asOf(), evaluate -> EndSchools.of(r.plan(), r.coverId(), evaluate::apply));
     }
 
     /** The same as a workbook. */

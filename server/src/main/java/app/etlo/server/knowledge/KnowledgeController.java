@@ -33,6 +33,9 @@ class KnowledgeController {
         this.knowledge = knowledge;
     }
 
+    /** A way of ending a cover, and whether it sprays. */
+    record EndChoice(String id, String name, boolean sprays) {}
+
     record Choice(String id, String name) {}
 
     record SpeciesChoice(String id, String name, String botanical, String family, Group group, boolean legume) {}
@@ -68,7 +71,8 @@ class KnowledgeController {
             List<Choice> purposes,
             List<SchoolChoice> schools,
             List<String> families,
-            List<Choice> terminationMethods,
+            List<EndChoice> terminationMethods,
+            List<Choice> endZones,
             List<Choice> products,
             Collection<Aim> aims,
             List<String> textures,
@@ -129,7 +133,10 @@ class KnowledgeController {
                         .sorted()
                         .toList(),
                 knowledge.terminationMethods().all().stream()
-                        .map(t -> new Choice(t.id(), t.name()))
+                        .map(t -> new EndChoice(t.id(), t.name(), t.usesHerbicide()))
+                        .toList(),
+                knowledge.endZones().all().stream()
+                        .map(z -> new Choice(z.id(), z.name()))
                         .toList(),
                 choices(knowledge.products().all(), Product::id, Product::name),
                 knowledge.aims().all(),

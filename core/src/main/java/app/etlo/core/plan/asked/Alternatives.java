@@ -63,7 +63,15 @@ public final class Alternatives {
     /** The plan with another mix in a cover. */
     static PlanDocument mixed(PlanDocument plan, String coverId, MixEntry mix) {
         UnaryOperator<CoverEntry> put = c -> new CoverEntry(
-                c.id(), c.place(), c.aims(), c.purpose(), Optional.of(mix), c.stand(), c.alternatives(), c.checks());
+                c.id(),
+                c.place(),
+                c.aims(),
+                c.purpose(),
+                Optional.of(mix),
+                c.stand(),
+                c.alternatives(),
+                c.checks(),
+                c.fallbacks());
         return PlanEdit.cover(plan, coverId, put);
     }
 

@@ -8,6 +8,7 @@ import app.etlo.core.ground.GroundCourse.OfPlant;
 import app.etlo.core.ground.ModelError;
 import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.mix.Prospect;
+import app.etlo.core.plan.chapter.EndPlanning;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
 import app.etlo.core.plan.document.Operation;
@@ -23,6 +24,10 @@ import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.rotation.CropInTime;
+import app.etlo.core.termination.EndGap;
+import app.etlo.core.termination.EndGaps;
+import app.etlo.core.termination.EndPlanned;
+import app.etlo.core.termination.EndRule;
 import com.fasterxml.jackson.annotation.JsonValue;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -82,6 +87,8 @@ public final class EndDates {
      * @param method the passes with which it is ended on each day, by name
      * @param chosen whether the plan names them
      * @param coarse whether only what lives was read, as a first answer; what the ground comes to follows
+     * @param blocked days on which it should not end so, in time; what is not in them is free as far as is known
+     * @param favoured days, by aim
      * @param methodsOn the day of the plan, else the last: {@code methods} tells what every way of ending would do on it
      */
     public record DatesView(
@@ -96,6 +103,8 @@ public final class EndDates {
             LocalDate from,
             LocalDate to,
             List<RowView> rows,
+            List<BlockView> blocked,
+            List<SpanView> favoured,
             LocalDate methodsOn,
             List<EndMethods.MethodView> methods) {}
 
@@ -116,6 +125,12 @@ public final class EndDates {
             int decimals,
             List<PointView> points,
             Optional<String> note) {}
+
+    /** Days on which the plan's passes would break a rule or a gap, with why. */
+    public record BlockView(LocalDate from, LocalDate to, boolean stop, List<String> why) {}
+
+    /** Days that an aim of the cover favours. */
+    public record SpanView(String aim, String name, LocalDate from, LocalDate to, String why) {}
 
     /** The middle of the years with the least and most of 8 in 10. */
     public record PointView(LocalDate on, double low, double middle, double high, String text) {}
@@ -211,6 +226,8 @@ public final class EndDates {
                 first,
                 to,
                 rows.values().stream().map(this::view).toList(),
+                blocked(to, method),
+                favoured(),
                 on,
                 ways.views(on, this::killed, this::aliveShare));
     }
@@ -220,6 +237,99 @@ public final class EndDates {
         Optional<Without> without = planting.filter(p -> branches.covers(p.plusDays(PLAYED_ON)))
                 .map(p -> new Without(p.minusDays(1), branches.without(p.minusDays(1), p.plusDays(PLAYED_ON))));
         days.forEach(d -> branch(d, without));
+    }
+
+    /** Runs of days that break the same rules and gaps. */
+    private List<BlockView> blocked(LocalDate to, List<TerminationMethod> method) {
+        EndPlanned planned = EndPlanning.of(e.inTime(), cover.inTime(), cover.clocks());
+        EndPlanned so = ways.isChosen()
+                ? planned
+                : new EndPlanned(
+                        method.stream()
+                                .map(m -> new EndPlanned.Pass(first, m, Optional.empty()))
+                                .toList(),
+                        planned.planting(),
+                        planned.grazed(),
+                        planned.grass(),
+                        planned.blooms());
+        List<BlockView> found = new ArrayList<>();
+        for (LocalDate d = first; !d.isAfter(to); d = d.plusDays(1)) {
+            EndPlanned then = so.endedOn(d);
+            List<String> why = new ArrayList<>();
+            boolean stop = false;
+            for (EndRule r : EndRule.of(then, EndPlanning.rules(e.inTime()))) {
+                if (!r.holds()) {
+                    why.add(r.says());
+                    stop = true;
+                }
+            }
+            for (EndGap g : EndGaps.of(then, EndPlanning.labels(e.inTime()))) {
+                if (!g.holds()) {
+                    why.add(g.from() + " to " + g.to() + ": " + g.wanted());
+                    stop |= g.ofLabel();
+                }
+            }
+            if (seeded(d)) {
+                why.add("seed that can grow in 1 year of 10 or more");
+                stop = true;
+            }
+            add(found, d, stop, why);
+        }
+        return found;
+    }
+
+    private boolean seeded(LocalDate day) {
+        return seedShare(record(day)) >= 0.1;
+    }
+
+    private static void add(List<BlockView> found, LocalDate day, boolean stop, List<String> why) {
+        if (why.isEmpty()) {
+            return;
+        }
+        BlockView last = found.isEmpty() ? null : found.get(found.size() - 1);
+        if (last != null && last.to().plusDays(1).equals(day) && last.why().equals(why)) {
+            found.set(found.size() - 1, new BlockView(last.from(), day, stop, why));
+        } else {
+            found.add(new BlockView(day, day, stop, List.copyOf(why)));
+        }
+    }
+
+    /** For each aim that the day decides, the days on which nearly all of what can be had is there. */
+    private List<SpanView> favoured() {
+        List<SpanView> found = new ArrayList<>();
+        for (String aim : cover.entry().aims().orElse(List.of())) {
+            String name = e.knowledge().aims().get(aim).name();
+            switch (aim) {
+                case "mulch", "suppress-weeds", "protect-soil", "build-organic-matter" ->
+                    span(aim, name, "tops", "tops within a tenth of the most").ifPresent(found::add);
+                case "fix-nitrogen", "catch-nitrogen" ->
+                    span(aim, name, "nitrogen", "nitrogen in the tops within a tenth of the most")
+                            .ifPresent(found::add);
+                case "manage-water" ->
+                    span(aim, name, "water", "soil water at planting within a tenth of the most")
+                            .ifPresent(found::add);
+                default -> {
+                    // the day of the end decides nothing of the others
+                }
+            }
+        }
+        return found;
+    }
+
+    private Optional<SpanView> span(String aim, String name, String row, String why) {
+        Row r = rows.get(row);
+        if (r == null) {
+            return Optional.empty();
+        }
+        double most =
+                r.points().values().stream().mapToDouble(Band::middle).max().orElse(0);
+        List<LocalDate> days = r.points().entrySet().stream()
+                .filter(x -> x.getValue().middle() >= 0.9 * most && !seeded(x.getKey()))
+                .map(Map.Entry::getKey)
+                .toList();
+        return most <= 0 || days.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new SpanView(aim, name, days.get(0), days.get(days.size() - 1), why));
     }
 
     private PlanDocument ended(LocalDate day, List<TerminationMethod> method) {

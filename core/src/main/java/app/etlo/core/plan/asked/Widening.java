@@ -333,7 +333,8 @@ public final class Widening {
                         c.mix(),
                         c.stand(),
                         c.alternatives(),
-                        c.checks()));
+                        c.checks(),
+                        c.fallbacks()));
         plan = sownBy(PlanEdit.dated(plan, "sow", id, day), id, w.kind().usualMethod());
         double factor = knowledge.sowingMethods().get(w.kind().usualMethod()).rateFactor();
         add(

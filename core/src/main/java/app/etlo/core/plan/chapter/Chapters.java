@@ -1,5 +1,6 @@
 package app.etlo.core.plan.chapter;
 
+import app.etlo.core.advice.EndFacts;
 import app.etlo.core.advice.Judgements;
 import app.etlo.core.advice.Note;
 import app.etlo.core.advice.Situation;
@@ -29,6 +30,7 @@ import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.WindowOffer;
 import app.etlo.core.rotation.WindowResult;
+import app.etlo.core.termination.EndPlanned;
 import app.etlo.core.termination.EndResult;
 import app.etlo.core.tillage.Pass;
 import app.etlo.core.weather.YearsAhead;
@@ -130,7 +132,16 @@ final class Chapters {
                 bench.flatMap(b -> c.blend().flatMap(m -> g.cover(c, b.own(m.rates()), mix.outlook(), error))));
         SowResult sown = sow.of(c);
         List<BloomClock> clocks = growth.clocks(c);
-        EndResult ending = EndChapter.of(c, tops, growth.standSeen(c.id()), growth.errorOfForecast(c.id()));
+        EndPlanned planned = EndPlanning.of(plan, c, clocks);
+        EndFacts facts = EndFactsOf.of(plan, c, growth);
+        EndResult ending = EndChapter.of(
+                plan,
+                c,
+                tops,
+                growth.standSeen(c.id()),
+                growth.errorOfForecast(c.id()),
+                planned,
+                new EndFallbacks(plan, c, planned, facts, growth.winterStand(c)).all());
         return new CoverResult(
                 c,
                 bench,
@@ -141,6 +152,7 @@ final class Chapters {
                 FeedChapter.credit(c, ending),
                 growth.seen(c.id()),
                 clocks,
+                facts,
                 new GrowChapter(plan, c, growth.winterStand(c), sown.seedbed(), clocks).verdicts());
     }
 
@@ -205,6 +217,7 @@ final class Chapters {
                         .mapToDouble(f -> f.nitrogenKgHa())
                         .sum(),
                 MixUses.countedM2(in.entry()),
+                c.facts(),
                 MixUses.of(
                         plan,
                         in,

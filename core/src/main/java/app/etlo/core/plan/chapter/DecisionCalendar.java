@@ -31,6 +31,16 @@ final class DecisionCalendar {
 
     private void cover(CoverResult c, List<Decision> found) {
         String id = c.entry().id();
+        c.ending()
+                .fallbacks()
+                .forEach(f -> found.add(new Decision(
+                        "look whether " + f.when(),
+                        f.look(),
+                        Step.END,
+                        id,
+                        "plan B"
+                                + f.by().map(d -> " is done by " + Shown.date(d))
+                                        .orElse(": none after it"))));
         LocalDate sow = c.sown().or(() -> c.window().map(Window::sowUntil)).orElse(null);
         if (sow == null) {
             return;

@@ -1,5 +1,6 @@
 package app.etlo.core.plan.chapter;
 
+import app.etlo.core.advice.EndFacts;
 import app.etlo.core.advice.Note;
 import app.etlo.core.field.FieldResult;
 import app.etlo.core.field.FrostDates;
@@ -97,6 +98,7 @@ public record Evaluated(
      * @param credit of what stands of it, as typed or weighed
      * @param checks in the field, as weighed against the forecast
      * @param clocks when its species flower and set seed
+     * @param facts of its end, for judgements
      * @param verdicts of the checks, by check
      */
     public record CoverResult(
@@ -109,6 +111,7 @@ public record Evaluated(
             Optional<CoverCredit> credit,
             List<FieldChecks.Seen> checks,
             List<BloomClock> clocks,
+            EndFacts facts,
             Map<String, List<GrowVerdict>> verdicts) {
         public CoverEntry entry() {
             return inTime.entry();

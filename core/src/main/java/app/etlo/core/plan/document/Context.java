@@ -37,6 +37,8 @@ public record Context(
      * @param currency ISO 4217 letters
      * @param schools the side it takes, by disputed question; none where it has not chosen
      * @param experience with covers and no-till: beginner, intermediate or expert
+     * @param endRules what binds the end of a cover here, by rule; none where it is not switched on
+     * @param labelIntervals of products that end covers, from their labels
      * @param familyGapYears years from one crop of a plant family to the next that it keeps, by family
      */
     public record FarmEntry(
@@ -46,7 +48,33 @@ public record Context(
             String currency,
             Optional<Map<String, String>> schools,
             Optional<Map<String, Integer>> familyGapYears,
-            Optional<String> experience) {}
+            Optional<String> experience,
+            Optional<Map<String, String>> endRules,
+            Optional<List<LabelInterval>> labelIntervals) {
+        /** The zone of the insurance or programme rule. */
+        public static final String ZONE = "zone";
+        /** Birds nest from and until, MM-dd. */
+        public static final String NESTING_FROM = "nesting-from";
+
+        public static final String NESTING_UNTIL = "nesting-until";
+        /** A programme lets no cover end before, MM-dd. */
+        public static final String EARLIEST = "earliest";
+        /** Nothing is sprayed or mown in bloom. */
+        public static final String BEES = "bees";
+    }
+
+    /**
+     * An interval from the label of a product, as typed.
+     *
+     * @param event what it is to: planting, rolling, grazing or feeding
+     * @param crop the one it is to, where it is not to all; a crop of the library
+     * @param days that must pass at least
+     * @param mostDays that may pass at most
+     */
+    public record LabelInterval(
+            String product, String event, Optional<String> crop, int days, Optional<Integer> mostDays) {
+        public static final List<String> EVENTS = List.of("planting", "rolling", "grazing", "feeding");
+    }
 
     /**
      * A lot of seed.

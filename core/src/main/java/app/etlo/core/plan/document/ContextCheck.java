@@ -3,10 +3,12 @@ package app.etlo.core.plan.document;
 import app.etlo.core.field.Texture;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.document.Context.FarmEntry;
+import app.etlo.core.plan.document.Context.LabelInterval;
 import app.etlo.core.plan.document.Context.LotEntry;
 import app.etlo.core.quantity.Dimension;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** Refuses farms, fields and lots that cannot be, each problem at its place. */
 public final class ContextCheck {
@@ -24,6 +26,7 @@ public final class ContextCheck {
 
     private static final List<String> EXPERIENCE = List.of("beginner", "intermediate", "expert");
     private static final int MOST_PARTS = 20;
+    private static final int MOST_LABELS = 200;
 
     private ContextCheck() {}
 
@@ -44,6 +47,7 @@ public final class ContextCheck {
             }
         });
         check.oneOf(farm.experience(), "/experience", EXPERIENCE);
+        ends(farm, knowledge, check);
         farm.familyGapYears().orElse(Map.of()).forEach((family, years) -> {
             if (knowledge.crops().all().stream().noneMatch(c -> c.family().equals(family))) {
                 check.problem("/familyGapYears", "no crop of the library is of the family '" + family + "'");
@@ -51,6 +55,42 @@ public final class ContextCheck {
             check.between(years, 1, 12, "/familyGapYears/" + family);
         });
         check.done();
+    }
+
+    private static void ends(FarmEntry farm, Knowledge knowledge, ProblemList check) {
+        farm.endRules().orElse(Map.of()).forEach((rule, value) -> {
+            switch (rule) {
+                case FarmEntry.ZONE -> {
+                    if (knowledge.endZones().find(value).isEmpty()) {
+                        check.problem("/endRules/zone", "'" + value + "' is no zone of the library");
+                    }
+                }
+                case FarmEntry.NESTING_FROM, FarmEntry.NESTING_UNTIL, FarmEntry.EARLIEST ->
+                    check.day(Optional.of(value), "/endRules/" + rule);
+                case FarmEntry.BEES -> {
+                    if (!value.equals("yes")) {
+                        check.problem("/endRules/bees", "yes, or not at all");
+                    }
+                }
+                default -> check.problem("/endRules", "there is no rule '" + rule + "'");
+            }
+        });
+        List<LabelInterval> labels = check.list(farm.labelIntervals(), "/labelIntervals", MOST_LABELS);
+        for (int i = 0; i < labels.size(); i++) {
+            LabelInterval l = labels.get(i);
+            String at = "/labelIntervals/" + i;
+            check.name(l.product(), at + "/product");
+            check.oneOf(Optional.ofNullable(l.event()), at + "/event", LabelInterval.EVENTS);
+            l.crop()
+                    .filter(c -> knowledge.crops().find(c).isEmpty())
+                    .ifPresent(c -> check.problem(at + "/crop", "the library has no crop '" + c + "'"));
+            check.between(l.days(), 0, 1500, at + "/days");
+            l.mostDays().ifPresent(m -> {
+                if (m < l.days()) {
+                    check.problem(at + "/mostDays", "no fewer than the days that must pass");
+                }
+            });
+        }
     }
 
     /**

@@ -355,7 +355,13 @@ public sealed interface Operation {
         /** The same, ended in one way alone. */
         public End by(String method) {
             String pass = passes.isEmpty() ? id + "-1" : passes.get(0).id();
-            return new End(id, subject, when, seq, zone, List.of(new EndPassEntry(pass, method, Optional.empty())));
+            return new End(
+                    id,
+                    subject,
+                    when,
+                    seq,
+                    zone,
+                    List.of(new EndPassEntry(pass, method, Optional.empty(), Optional.empty())));
         }
 
         @Override
@@ -373,8 +379,25 @@ public sealed interface Operation {
      * One way of ending a cover.
      *
      * @param afterDays days after the end's day; on it when absent
+     * @param spray what is sprayed, as the adviser typed it from the label
      */
-    record EndPassEntry(String id, String method, Optional<Integer> afterDays) {}
+    record EndPassEntry(String id, String method, Optional<Integer> afterDays, Optional<SprayEntry> spray) {}
+
+    /**
+     * A product as it is sprayed. Every number is typed from its label; nothing is taken for it.
+     *
+     * @param strength active ingredient or acid equivalent in the product
+     * @param rate of the product on treated ground
+     * @param volume of water on treated ground
+     * @param treatedPercent of the field; all of it when absent
+     */
+    record SprayEntry(
+            Optional<String> product,
+            Optional<Quantity> strength,
+            Optional<Quantity> rate,
+            Optional<Quantity> volume,
+            Optional<Quantity> tank,
+            Optional<Double> treatedPercent) {}
 
     /**
      * A pass over the ground that sows nothing and ends nothing by intent.
@@ -410,6 +433,7 @@ public sealed interface Operation {
      * Nitrogen brought out as a product.
      *
      * @param rateOf {@code nitrogen} or {@code material}
+     * @param placement broadcast, beside-row, in-furrow or injected; not said when absent
      */
     record Feed(
             String id,
@@ -419,11 +443,15 @@ public sealed interface Operation {
             Optional<String> zone,
             MaterialEntry material,
             Quantity rate,
-            String rateOf)
+            String rateOf,
+            Optional<String> placement)
             implements Operation {
+        /** Where it is in reach of the young crop's roots. */
+        public static final List<String> NEAR_THE_ROW = List.of("beside-row", "in-furrow");
+
         @Override
         public Feed copied(String newId, Optional<String> newSubject, DateEntry day) {
-            return new Feed(newId, newSubject, day, seq, zone, material, rate, rateOf);
+            return new Feed(newId, newSubject, day, seq, zone, material, rate, rateOf, placement);
         }
 
         @Override

@@ -7,11 +7,13 @@ import app.etlo.core.plan.document.PlanDocument.CheckEntry;
 import app.etlo.core.plan.document.PlanDocument.ComponentEntry;
 import app.etlo.core.plan.document.PlanDocument.CoverEntry;
 import app.etlo.core.plan.document.PlanDocument.CropEntry;
+import app.etlo.core.plan.document.PlanDocument.FallbackEntry;
 import app.etlo.core.plan.document.PlanDocument.MixEntry;
 import app.etlo.core.plan.document.PlanDocument.QuadratEntry;
 import app.etlo.core.quantity.Dimension;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
+import app.etlo.core.termination.Fallback;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
@@ -101,6 +103,21 @@ public final class PlanCheck {
             measures(stand.biomass(), at + "/stand/biomass", Dimension.MASS_PER_AREA);
             stand.quadrat().ifPresent(q -> quadrat(q, at + "/stand/quadrat"));
         });
+        List<FallbackEntry> fallbacks = cover.fallbacks().orElse(List.of());
+        for (int i = 0; i < fallbacks.size(); i++) {
+            FallbackEntry f = fallbacks.get(i);
+            String here = at + "/fallbacks/" + i;
+            if (!Fallback.WHAT.contains(f.when())) {
+                problem(here + "/if", "one of " + String.join(", ", Fallback.WHAT));
+            }
+            for (int j = 0; j < f.passes().size(); j++) {
+                known(
+                        knowledge.terminationMethods(),
+                        f.passes().get(j).method(),
+                        here + "/passes/" + j + "/method",
+                        "method");
+            }
+        }
         List<CheckEntry> checks = cover.checks().orElse(List.of());
         Set<String> ids = new HashSet<>();
         for (int i = 0; i < checks.size(); i++) {
@@ -272,11 +289,32 @@ public final class PlanCheck {
                 if (!ids.add(o.passes().get(i).id())) {
                     problem(here + "/id", "'" + o.passes().get(i).id() + "' is used twice");
                 }
+                o.passes().get(i).spray().ifPresent(s -> spray(s, here + "/spray"));
                 if (i == 0 && o.passes().get(0).afterDays().filter(d -> d > 0).isPresent()) {
                     problem(here + "/afterDays", "the first pass is on the day of the end");
                 }
             }
             return null;
+        }
+
+        private void spray(Operation.SprayEntry s, String here) {
+            measures(s.strength(), here + "/strength", Dimension.MASS_PER_VOLUME);
+            s.rate().ifPresent(q -> unit(q, here + "/rate/unit", Dimension.MASS_PER_AREA, Dimension.VOLUME_PER_AREA));
+            measures(s.volume(), here + "/volume", Dimension.VOLUME_PER_AREA);
+            measures(s.tank(), here + "/tank", Dimension.VOLUME);
+            positive(s.rate(), here + "/rate");
+            positive(s.volume(), here + "/volume");
+            positive(s.tank(), here + "/tank");
+            if (s.strength().isPresent()
+                    && s.rate()
+                            .filter(q -> q.unit().dimension() == Dimension.MASS_PER_AREA)
+                            .isPresent()) {
+                problem(here + "/strength", "a strength per volume needs a rate by volume");
+            }
+        }
+
+        private void positive(Optional<Quantity> q, String here) {
+            q.filter(v -> v.value() <= 0).ifPresent(v -> problem(here + "/value", "above zero"));
         }
 
         @Override

@@ -3,6 +3,7 @@ package app.etlo.core.plan.document;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.rotation.WindowKind;
 import app.etlo.core.termination.Evidence;
+import com.fasterxml.jackson.annotation.JsonProperty;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -75,7 +76,40 @@ public record PlanDocument(
             Optional<MixEntry> mix,
             Optional<StandEntry> stand,
             Optional<List<AlternativeEntry>> alternatives,
-            Optional<List<CheckEntry>> checks) {}
+            Optional<List<CheckEntry>> checks,
+            Optional<List<FallbackEntry>> fallbacks) {
+        /** The same with what belongs to one season alone left behind: what stands, was weighed against it and seen. */
+        public CoverEntry unseen(Optional<List<AlternativeEntry>> kept) {
+            return new CoverEntry(id, place, aims, purpose, mix, Optional.empty(), kept, Optional.empty(), fallbacks);
+        }
+
+        /** The same under another id, in another place, with another mix, and nothing of its season. */
+        public CoverEntry copied(String newId, PlaceEntry newPlace, Optional<MixEntry> newMix) {
+            return new CoverEntry(
+                    newId,
+                    newPlace,
+                    aims,
+                    purpose,
+                    newMix,
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty());
+        }
+    }
+
+    /**
+     * Plan B of a cover: how it is ended if the first way fails.
+     *
+     * @param when what must have gone wrong, an id: thin, short-mulch, alive-after-winter, not-killed or other
+     * @param by the day on which it is done at the latest
+     */
+    public record FallbackEntry(
+            String id, @JsonProperty("if") String when, LocalDate by, List<Operation.EndPassEntry> passes) {
+        public FallbackEntry {
+            passes = List.copyOf(passes);
+        }
+    }
 
     /**
      * What was seen of a cover on a day in the field; the forecast from then on is corrected by it.

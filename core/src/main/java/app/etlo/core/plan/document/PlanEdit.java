@@ -52,17 +52,8 @@ public final class PlanEdit {
 
     /** The plan without what was seen and answered in its own season: stands, field checks, answers to notes. */
     public static PlanDocument unseen(PlanDocument p) {
-        List<CoverEntry> covers = p.covers().stream()
-                .map(c -> new CoverEntry(
-                        c.id(),
-                        c.place(),
-                        c.aims(),
-                        c.purpose(),
-                        c.mix(),
-                        Optional.empty(),
-                        c.alternatives(),
-                        Optional.empty()))
-                .toList();
+        List<CoverEntry> covers =
+                p.covers().stream().map(c -> c.unseen(c.alternatives())).toList();
         return new PlanDocument(
                 p.schemaVersion(), p.id(), p.fieldId(), p.name(), p.crops(), covers, p.operations(), List.of());
     }
@@ -135,18 +126,13 @@ public final class PlanEdit {
                 .forEach(c -> crops.add(new CropEntry(
                         c.id() + mark, c.crop(), c.yieldGoal(), c.turnaroundDays(), c.nitrogen(), c.forSeed())));
         p.covers()
-                .forEach(c -> covers.add(new CoverEntry(
+                .forEach(c -> covers.add(c.copied(
                         c.id() + mark,
                         new PlaceEntry(
                                 c.place().relation(),
                                 c.place().cropId() + mark,
                                 c.place().kind()),
-                        c.aims(),
-                        c.purpose(),
-                        c.mix().map(PlanEdit::withoutLots),
-                        Optional.empty(),
-                        Optional.empty(),
-                        Optional.empty())));
+                        c.mix().map(PlanEdit::withoutLots))));
         p.operations()
                 .forEach(o -> operations.add(
                         o.copied(o.id() + mark, o.subject().map(s -> s + mark), later(o.when(), years, mark))));
@@ -156,15 +142,7 @@ public final class PlanEdit {
     /** The plan for another field, under an id of its own; what belongs to the first field alone is left behind. */
     public static PlanDocument forField(PlanDocument p, String planId, String fieldId) {
         List<CoverEntry> covers = p.covers().stream()
-                .map(c -> new CoverEntry(
-                        c.id(),
-                        c.place(),
-                        c.aims(),
-                        c.purpose(),
-                        c.mix().map(PlanEdit::withoutLots),
-                        Optional.empty(),
-                        Optional.empty(),
-                        Optional.empty()))
+                .map(c -> c.copied(c.id(), c.place(), c.mix().map(PlanEdit::withoutLots)))
                 .toList();
         return new PlanDocument(
                 p.schemaVersion(),

@@ -5,6 +5,7 @@ import app.etlo.core.mix.BloomClock;
 import app.etlo.core.mix.GrowVerdict;
 import app.etlo.core.plan.shown.Evaluation.FigureView;
 import app.etlo.core.rotation.WindowKind;
+import app.etlo.core.termination.EndRule;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -218,7 +219,50 @@ public final class ChapterViews {
             Optional<FigureView> nitrogenPercent,
             Optional<FigureView> nitrogenInTops,
             Optional<StandForecastView> forecast,
-            List<CheckView> checks) {}
+            List<CheckView> checks,
+            List<GapView> gaps,
+            List<EndRule> rules,
+            List<TankView> tanks,
+            List<FallbackView> fallbacks) {}
+
+    /** What must lie between two things, and what does. */
+    public record GapView(
+            String from,
+            LocalDate fromOn,
+            String to,
+            LocalDate toOn,
+            String wanted,
+            long days,
+            boolean holds,
+            String why,
+            boolean ofLabel) {}
+
+    /** Tank arithmetic of a pass, from what was typed. */
+    public record TankView(
+            String passId,
+            FigureView treated,
+            Optional<FigureView> product,
+            Optional<FigureView> active,
+            Optional<FigureView> mix,
+            Optional<FigureView> fullTanks,
+            Optional<FigureView> lastTank,
+            Optional<FigureView> inFull,
+            Optional<FigureView> inLast) {}
+
+    /**
+     * What is done if the end fails.
+     *
+     * @param by the last day on which it can be mended; absent where it cannot be
+     */
+    public record FallbackView(
+            String id,
+            String when,
+            LocalDate look,
+            Optional<LocalDate> by,
+            String then,
+            Optional<String> method,
+            Optional<String> cost,
+            boolean planned) {}
 
     /** What a typed or weighed stand replaced. */
     public record StandForecastView(FigureView mass, FigureView nitrogenPercent) {}

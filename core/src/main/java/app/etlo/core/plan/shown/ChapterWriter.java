@@ -2,6 +2,7 @@ package app.etlo.core.plan.shown;
 
 import app.etlo.core.ground.GrownCrop;
 import app.etlo.core.knowledge.School;
+import app.etlo.core.knowledge.Use;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.mix.GrowVerdict;
 import app.etlo.core.mix.MixOutlook;
@@ -23,9 +24,11 @@ import app.etlo.core.plan.shown.ChapterViews.CheckView;
 import app.etlo.core.plan.shown.ChapterViews.ClockView;
 import app.etlo.core.plan.shown.ChapterViews.DeliveryView;
 import app.etlo.core.plan.shown.ChapterViews.EndChapterView;
+import app.etlo.core.plan.shown.ChapterViews.FallbackView;
 import app.etlo.core.plan.shown.ChapterViews.FeedChapterView;
 import app.etlo.core.plan.shown.ChapterViews.FieldView;
 import app.etlo.core.plan.shown.ChapterViews.FullRateView;
+import app.etlo.core.plan.shown.ChapterViews.GapView;
 import app.etlo.core.plan.shown.ChapterViews.GrowStepView;
 import app.etlo.core.plan.shown.ChapterViews.GrowView;
 import app.etlo.core.plan.shown.ChapterViews.GrownCoverView;
@@ -42,13 +45,17 @@ import app.etlo.core.plan.shown.ChapterViews.SideView;
 import app.etlo.core.plan.shown.ChapterViews.SowChapterView;
 import app.etlo.core.plan.shown.ChapterViews.StandForecastView;
 import app.etlo.core.plan.shown.ChapterViews.SumView;
+import app.etlo.core.plan.shown.ChapterViews.TankView;
 import app.etlo.core.plan.shown.ChapterViews.VerdictView;
 import app.etlo.core.plan.shown.ChapterViews.WindowView;
 import app.etlo.core.plan.shown.Evaluation.FigureView;
 import app.etlo.core.quantity.Said;
+import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.Window;
 import app.etlo.core.rotation.WindowResult;
+import app.etlo.core.termination.Fallback;
+import app.etlo.core.termination.SprayTank;
 import app.etlo.core.termination.Stand;
 import app.etlo.core.working.Figure;
 import java.util.ArrayList;
@@ -325,7 +332,51 @@ public final class ChapterWriter {
                 c.ending().forecast().map(f -> new StandForecastView(view(f.mass()), view(f.nitrogenPercent()))),
                 c.checks().stream()
                         .map(k -> new CheckView(k.id(), k.on(), k.said(), view(k.factor())))
-                        .toList());
+                        .toList(),
+                c.ending().gaps().stream()
+                        .map(g -> new GapView(
+                                g.from(),
+                                g.fromOn(),
+                                g.to(),
+                                g.toOn(),
+                                g.wanted(),
+                                g.days(),
+                                g.holds(),
+                                g.why(),
+                                g.ofLabel()))
+                        .toList(),
+                c.ending().rules(),
+                c.ending().tanks().stream().map(this::tank).toList(),
+                c.ending().fallbacks().stream().map(this::fallback).toList());
+    }
+
+    private TankView tank(SprayTank t) {
+        return new TankView(
+                t.passId(),
+                view(t.treated()),
+                view(t.product()),
+                view(t.active()),
+                view(t.mix()),
+                view(t.fullTanks()),
+                view(t.lastTank()),
+                view(t.inFull()),
+                view(t.inLast()));
+    }
+
+    private FallbackView fallback(Fallback f) {
+        Unit money = e.units().shown(Unit.MONEY_PER_HA);
+        return new FallbackView(
+                f.id(),
+                f.when(),
+                f.look(),
+                f.by(),
+                f.then(),
+                f.method(),
+                f.costPerHa()
+                        .map(b -> Shown.plain(Unit.MONEY_PER_HA.to(money, b.low()), 0) + " to "
+                                + Shown.plain(Unit.MONEY_PER_HA.to(money, b.high()), 0) + " "
+                                + money.written().replace("¤", Use.PRICE_CURRENCY)),
+                f.planned());
     }
 
     PlantChapterView plant(CropResult c) {

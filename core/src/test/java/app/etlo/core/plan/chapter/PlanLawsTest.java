@@ -109,6 +109,7 @@ class PlanLawsTest {
                 Optional.of(new MixEntry("share", components, Optional.empty(), Optional.empty(), Optional.empty())),
                 stand,
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 

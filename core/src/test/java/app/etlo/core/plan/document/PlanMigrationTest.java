@@ -71,7 +71,8 @@ class PlanMigrationTest {
     void an_end_gets_a_pass_or_stays_open_and_a_pass_its_tool() {
         Operation.End e = (Operation.End) first(operation("end", "v1", "\"method\":\"roller-crimper\""));
         assertThat(e.passes())
-                .containsExactly(new Operation.EndPassEntry("o-end-v1-1", "roller-crimper", Optional.empty()));
+                .containsExactly(
+                        new Operation.EndPassEntry("o-end-v1-1", "roller-crimper", Optional.empty(), Optional.empty()));
         assertThat(((Operation.End) first(operation("end", "v1", ""))).passes()).isEmpty();
         Operation.Pass p = (Operation.Pass) first(operation(
                 "pass",

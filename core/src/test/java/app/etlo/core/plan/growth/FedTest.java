@@ -47,7 +47,8 @@ class FedTest {
                 Optional.empty(),
                 new Operation.MaterialEntry(product),
                 new Quantity(kgHa, Unit.KG_PER_HA),
-                rateOf));
+                rateOf,
+                Optional.empty()));
         return new Evaluator(Plans.KNOWLEDGE).evaluate(Plans.with(p, all), e.context(), e.asOf());
     }
 

@@ -1,0 +1,48 @@
+package app.etlo.core.advice;
+
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What judgements on the end of a cover look at, as simulated for the day on which its first pass falls.
+ *
+ * @param nearRowKgHa nitrogen fed beside the row or in the furrow within days of planting the next crop
+ */
+public record EndFacts(Stand stand, Plants plants, Optional<Water> water, double nearRowKgHa) {
+    public static final EndFacts NONE = new EndFacts(
+            new Stand(0, Optional.empty(), 1, 0, 0), new Plants(Map.of(), Map.of(), Map.of()), Optional.empty(), 0);
+
+    /**
+     * @param topsKgHa dry, the middle of the years
+     * @param cn of the tops; empty where next to nothing stands
+     * @param aliveShare of the years in which anything of it lives, 0 to 1
+     * @param legumeShare of the tops, 0 to 1
+     */
+    public record Stand(
+            double topsKgHa, Optional<Double> cn, double aliveShare, double legumeShare, double grassShare) {}
+
+    /**
+     * By species, 0 to 1.
+     *
+     * @param farEnough share of its plants that a roller or a mower kills as it kills flowering ones
+     * @param inBloom share of the years in which it flowers and it is warm enough for insects
+     * @param seedSoon share of the years in which it has seed that can grow within ten days
+     */
+    public record Plants(Map<String, Double> farEnough, Map<String, Double> inBloom, Map<String, Double> seedSoon) {
+        public Plants {
+            farEnough = Map.copyOf(farEnough);
+            inBloom = Map.copyOf(inBloom);
+            seedSoon = Map.copyOf(seedSoon);
+        }
+    }
+
+    /**
+     * The middle of the years.
+     *
+     * @param topShare water in the top 60 cm three weeks before planting, of what it holds for plants, 0 to 1
+     * @param rainMm from the end to ten days after planting
+     * @param drinksMm less that the next crop finds than without the cover
+     * @param dryYearsPercent years in which the seed zone is dry at planting
+     */
+    public record Water(double topShare, double rainMm, double drinksMm, double dryYearsPercent) {}
+}

@@ -1,0 +1,135 @@
+package app.etlo.core.advice;
+
+import app.etlo.core.advice.CoverJudgement.Said;
+import app.etlo.core.knowledge.Species;
+import app.etlo.core.knowledge.TerminationMethod.Means;
+import app.etlo.core.quantity.Unit;
+import app.etlo.core.termination.Termination;
+import app.etlo.core.working.Source;
+import java.util.List;
+import java.util.Optional;
+
+/** Whether what the end leaves is enough, needed at all, and harmless. */
+final class EndOfMulch {
+    /** Under it a mulch does not hold weeds to canopy; 5,600 is the least that is aimed at and 8,000 ideal (common practice). */
+    private static final double FLOOR_KG_HA = 4500;
+
+    private static final double AIM_KG_HA = 5600;
+    private static final double IDEAL_KG_HA = 8000;
+
+    private EndOfMulch() {}
+
+    static List<Judgement> rules() {
+        Source mulch = Source.commonPractice(
+                "a mulch of 5,600 kg/ha at least, 8,000 or more ideal; under 4,500 it will not hold weeds to canopy");
+        return List.of(
+                new CoverJudgement(
+                        "mulch-too-thin",
+                        Weight.THINK,
+                        "a cover that is to be a mulch comes to under 4.5 t/ha, and a herbicide may follow",
+                        mulch,
+                        "medium",
+                        (s, c) -> thin(s, c, true)),
+                new CoverJudgement(
+                        "mulch-without-rescue",
+                        Weight.STOP,
+                        "a cover that is to be a mulch comes to under 4.5 t/ha where no herbicide may follow",
+                        mulch,
+                        "medium",
+                        (s, c) -> thin(s, c, false)),
+                new CoverJudgement(
+                        "nothing-to-spray",
+                        Weight.TIP,
+                        "a herbicide is planned for a cover that lives until then in 1 year of 10 or fewer",
+                        Source.commonPractice("what winter killed needs no spray"),
+                        "high",
+                        EndOfMulch::nothingToSpray),
+                new CoverJudgement(
+                        "bees-in-bloom",
+                        Weight.THINK,
+                        "a species that feeds insects is in bloom in half of the years when it is sprayed or mown",
+                        Source.commonPractice("bees work flowering covers by day; the label decides"),
+                        "medium",
+                        EndOfMulch::bees),
+                new CoverJudgement(
+                        "grazed-and-mulch",
+                        Weight.THINK,
+                        "stock are to eat a cover that is to be a mulch",
+                        Source.commonPractice("grazing two thirds and a full mulch cannot both be had"),
+                        "high",
+                        EndOfMulch::grazed));
+    }
+
+    private static boolean isMulch(Situation.Cover c) {
+        return c.use().aims().contains("mulch")
+                || c.use().sownFor().equals("rolled-mulch")
+                || c.endings().stream().anyMatch(e -> e.method().rolls());
+    }
+
+    private static Optional<Said> thin(Situation s, Situation.Cover c, boolean herbicide) {
+        boolean organic =
+                s.field().certification().filter(x -> !x.equals("conventional")).isPresent();
+        double tops = c.facts().stand().topsKgHa();
+        if (!isMulch(c) || c.end().isEmpty() || tops <= 0 || tops >= FLOOR_KG_HA || organic == herbicide) {
+            return Optional.empty();
+        }
+        return Optional.of(new Said(
+                c.end().map(Termination::date),
+                "The mulch comes to about " + s.sayRound(tops, Unit.KG_PER_HA) + ": "
+                        + s.sayRound(AIM_KG_HA, Unit.KG_PER_HA)
+                        + " is the least that is aimed at, " + s.sayRound(IDEAL_KG_HA, Unit.KG_PER_HA)
+                        + " or more ideal, and under " + s.sayRound(FLOOR_KG_HA, Unit.KG_PER_HA)
+                        + " it does not hold weeds until the crop closes. "
+                        + (herbicide
+                                ? "Plan a second weed control in the crop."
+                                : "Where no herbicide may follow there is no rescue after planting: weigh it ten days before rolling,"
+                                        + " and decide then whether it is worked in and the crop cultivated instead."),
+                List.of("mulch " + Math.round(tops / 500)),
+                "a denser or earlier sowing, a later end, or another way of holding weeds"));
+    }
+
+    private static Optional<Said> nothingToSpray(Situation s, Situation.Cover c) {
+        return c.endings().stream()
+                .filter(e -> e.method().usesHerbicide())
+                .findFirst()
+                .filter(e ->
+                        c.facts().stand().aliveShare() <= 0.1 && c.outlook().isPresent())
+                .map(e -> new Said(
+                        Optional.of(e.date()),
+                        "In 9 years of 10 or more nothing of this cover lives then: look before spraying, and keep the spray for weeds"
+                                + " and for the year it is needed.",
+                        List.of("alive " + Math.round(100 * c.facts().stand().aliveShare())),
+                        "weeds, or a mild winter"));
+    }
+
+    private static Optional<Said> bees(Situation s, Situation.Cover c) {
+        List<String> blooming = c.components().stream()
+                .map(x -> x.species())
+                .filter(x ->
+                        x.use().insects() >= 1 && c.facts().plants().inBloom().getOrDefault(x.id(), 0.0) >= 0.5)
+                .map(Species::name)
+                .toList();
+        return c.endings().stream()
+                .filter(e -> e.method().usesHerbicide() || e.method().means().contains(Means.MOWING))
+                .findFirst()
+                .filter(e -> !blooming.isEmpty())
+                .map(e -> new Said(
+                        Optional.of(e.date()),
+                        String.join(", ", blooming) + (blooming.size() == 1 ? " is" : " are")
+                                + " in bloom by then in most years, and bees work there by day. End it before bloom, or spray and mow late"
+                                + " in the evening; no insecticide in the tank. The label decides.",
+                        blooming,
+                        "an end before bloom"));
+    }
+
+    private static Optional<Said> grazed(Situation s, Situation.Cover c) {
+        return Optional.of(c)
+                .filter(x -> x.use().fed() && isMulch(x))
+                .map(x -> new Said(
+                        x.end().map(Termination::date),
+                        "Stock are to eat this cover, and it is to be a mulch: what is eaten does not lie on the ground. Decide which comes first:"
+                                + " stop grazing early enough for it to grow again, or plan weed control as without a mulch.",
+                        List.of("fed", "mulch"),
+                        "one aim instead of two"));
+    }
+}
