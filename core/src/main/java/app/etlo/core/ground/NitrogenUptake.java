@@ -15,6 +15,9 @@ final class NitrogenUptake {
     private static final double WARM_NODULES_FROM = 90;
     private static final double WARM_NODULES_OVER = 150;
 
+    /** A dense stand takes no more in a day, 5 to 6 kg/ha (from memory: the highest rates measured in cereals and corn), g/m2. */
+    private static final double MOST_GM2 = 0.6;
+
     private NitrogenUptake() {}
 
     static void pass(GroundState s) {
@@ -50,7 +53,7 @@ final class NitrogenUptake {
         GroundPlant plant = s.plant[p];
         double after = s.mass[p] + s.gain[p];
         double wanted = ABOVE_CRITICAL * plant.criticalPercent(after) / 100 * after - s.nitrogen[p];
-        double can = 0.055 * s.gain[p] + 0.010 * s.mass[p] * plant.warmth(s.dayC);
+        double can = Math.min(MOST_GM2, 0.055 * s.gain[p] + 0.010 * s.mass[p] * plant.warmth(s.dayC));
         if (s.stage[p] >= 1 && !plant.legume && s.mass[p] > 0) {
             // a maturing grass fills with starch and fibre: what it adds is no richer than what it has
             wanted = Math.min(wanted, s.gain[p] * s.nitrogen[p] / s.mass[p]);
