@@ -192,6 +192,18 @@ export function DateStrips({
                 </g>
               ))}
               <MarkLines x={x} height={AXIS} marks={marks} />
+              {dates.planting &&
+                Math.abs(x(dayNumber(dates.planting)) - x(dayNumber(day))) > 52 && (
+                  <text
+                    x={Math.min(chart - 26, x(dayNumber(dates.planting)))}
+                    y="11"
+                    fontSize="11.5"
+                    textAnchor="middle"
+                    fill="var(--ink2)"
+                  >
+                    planting
+                  </text>
+                )}
               <text
                 x={Math.max(34, Math.min(chart - 34, x(dayNumber(day))))}
                 y="11"
@@ -271,7 +283,7 @@ export function DateStrips({
         Line and band: the middle and 8 of 10 of <span className="fig">{dates.years}</span> weather
         years, ended by {dates.method}
         {!dates.chosen && ', as no way is chosen yet'}. Red: the day of the plan; dotted: planting.
-        Drag or use the arrow keys; Enter takes the day.
+        Ground is covered by residue and leaves. Drag or use the arrow keys; Enter takes the day.
         {dates.rows.some((r) => r.note) && ' Struck through: this field may not.'}
       </p>
     </div>

@@ -589,7 +589,7 @@ public final class EndDates {
         put(
                 id,
                 "soil",
-                name + ", by residue and leaves",
+                name,
                 Unit.PERCENT,
                 Better.MORE,
                 "to",
