@@ -1839,12 +1839,15 @@ export interface components {
             coverId: string;
             crop?: string;
             favoured: components["schemas"]["SpanView"][];
+            /** Format: date-time */
+            forecastOf?: string;
             /** Format: date */
             from: string;
             method: string;
             methods: components["schemas"]["MethodView"][];
             /** Format: date */
             methodsOn: string;
+            nextDays: components["schemas"]["NextDayView"][];
             /** Format: date */
             planned?: string;
             /** Format: date */
@@ -2844,6 +2847,13 @@ export interface components {
             /** @enum {string} */
             units?: "metric" | "us";
             zone?: string;
+        };
+        NextDayView: {
+            /** Format: date */
+            on: string;
+            roll?: string;
+            said: string;
+            spray?: string;
         };
         NextDecision: {
             /** Format: date */

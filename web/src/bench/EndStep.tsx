@@ -9,6 +9,7 @@ import { addDays } from '../ui/days';
 import { today } from '../api/client';
 import { BenchHead } from './BenchHead';
 import { Doings } from './Doings';
+import { Feedings } from './Feedings';
 import { QuadratFields } from './QuadratFields';
 import { StandTable } from './StandTable';
 import { useEndDates } from './end/asked';
@@ -24,6 +25,8 @@ import { useCover } from './pick';
 type Stand = Schemas['StandEntry'];
 
 const SIMULATED = 'simulated';
+/** Notes that contradict the day itself; they stand at it. */
+const CLASHES = ['dates-out-of-order', 'cover-ended-after-planting', 'moves-the-crop'];
 
 /** What the days and ways of the end come to; asked for again when anything but the day changes. */
 function Days({ coverId }: { coverId: string }) {
@@ -124,6 +127,11 @@ export function EndStep() {
   const grown = state.evaluation?.grow.covers[cover.id];
   const seen = state.evaluation?.end[cover.id];
   const without = seen?.forecast;
+  const nextId = state.evaluation?.covers.find((c) => c.id === cover.id)?.nextCropId;
+  const next = state.evaluation?.crops.find((c) => c.id === nextId);
+  const clash = state.evaluation?.notes.find(
+    (n) => CLASHES.includes(n.rule) && n.subject === cover.id,
+  );
   return (
     <>
       <BenchHead
@@ -198,10 +206,23 @@ export function EndStep() {
           dead before planting <FigureText of={seen?.daysBeforePlanting} />
         </span>
       </div>
+      {clash && (
+        <p role="alert" className="mt-1 text-hand">
+          {clash.text}
+        </p>
+      )}
       <Days coverId={cover.id} />
       <PlanB cover={cover} />
       <Gaps coverId={cover.id} />
       <Spray coverId={cover.id} />
+      {next && (
+        <Feedings
+          subject={next.id}
+          day={next.planted ?? end?.when.on ?? today()}
+          title={`Nitrogen for ${next.name.toLowerCase()}`}
+          none="Nothing planned yet. Planted green, corn wants part of it beside the row at planting."
+        />
+      )}
       <Doings kind="graze" subject={cover.id} day={addDays(end?.when.on ?? today(), -14)} />
       <h3 className="mt-4 font-bold">What stands then</h3>
       <p className="text-[13px] text-ink2 italic">

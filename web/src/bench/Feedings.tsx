@@ -85,7 +85,7 @@ export function Feedings({
             onChange={(v) =>
               session.change((p) =>
                 setDoing(p, o.id, {
-                  what: { placement: (v || undefined) as Of<'feed'>['placement'] },
+                  what: { placement: v || undefined },
                 }),
               )
             }

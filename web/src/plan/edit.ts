@@ -140,7 +140,8 @@ export function setSpray(plan: Plan, coverId: string, index: number, spray: Spra
   return setMembers(plan, 'end', coverId, {
     passes: passes.map((p, i) => {
       if (i !== index) return p;
-      const { spray: _, ...rest } = p;
+      const rest = { ...p };
+      delete rest.spray;
       return Object.keys(said).length > 0 ? { ...rest, spray: said } : rest;
     }),
   });

@@ -3,6 +3,7 @@ import { useState } from 'react';
 
 import { api, taken, today, type Schemas } from '../../api/client';
 import { useOpenPlan } from '../../plan/context';
+import { spokenTime } from '../../ui/dates';
 import { spokenDate } from '../../ui/days';
 import { Stack } from '../../ui/Stack';
 
@@ -42,9 +43,56 @@ export function Methods({
       {asked.error && <p role="status">{asked.error.message}</p>}
       {asked.isPending && <p className="italic">ending the cover in each way</p>}
       {asked.data && (
-        <MethodTable methods={asked.data.methods} day={asked.data.methodsOn} onTake={onTake} />
+        <>
+          <MethodTable methods={asked.data.methods} day={asked.data.methodsOn} onTake={onTake} />
+          <NextDays dates={asked.data} />
+        </>
       )}
     </details>
+  );
+}
+
+const fits = (against: string | undefined) => against ?? 'fits what is usual';
+
+/** The days of the forecast against what a spray and a roller need, with the age of the forecast. */
+function NextDays({ dates }: { dates: Schemas['DatesView'] }) {
+  if (dates.nextDays.length === 0) return null;
+  return (
+    <>
+      <h4 className="mt-2 text-[13.5px] font-bold">
+        The next days{' '}
+        {dates.forecastOf && (
+          <i className="text-[12.5px] font-medium text-ink2">
+            by the forecast of {spokenTime(dates.forecastOf)}; daily figures show no inversion, and
+            what fits is no permission
+          </i>
+        )}
+      </h4>
+      <Stack label="The next days">
+        <table className="text-[13px]">
+          <thead>
+            <tr className="border-b border-ink text-left text-[12px]">
+              <th className="pr-4">day</th>
+              <th className="pr-4">forecast</th>
+              <th className="pr-4">to spray</th>
+              <th>to roll or mow</th>
+            </tr>
+          </thead>
+          <tbody>
+            {dates.nextDays.map((d) => (
+              <tr key={d.on} className="border-b border-rule2">
+                <th scope="row" className="fig pr-4 text-left font-normal">
+                  {spokenDate(d.on)}
+                </th>
+                <td className="fig pr-4">{d.said}</td>
+                <td className="pr-4">{fits(d.spray)}</td>
+                <td>{fits(d.roll)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Stack>
+    </>
   );
 }
 

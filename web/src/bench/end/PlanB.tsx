@@ -13,7 +13,7 @@ const taken = (plan: Plan, cover: Cover, f: Fallback): Plan =>
       ...(cover.fallbacks ?? []),
       {
         id: newId('b'),
-        if: f.id as NonNullable<Cover['fallbacks']>[number]['if'],
+        if: f.id,
         by: f.by ?? f.look,
         passes: [{ id: newId('e'), method: f.method ?? '' }],
       },

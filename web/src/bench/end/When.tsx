@@ -67,7 +67,7 @@ export function When({
               <path d="M0 0V5" stroke="var(--hand)" strokeWidth="2.5" />
             </pattern>
           </defs>
-          <rect x="0" y="8" width={chart} height="6" fill="#2f7d4f" opacity="0.75" />
+          <rect x="0" y="9" width={chart} height="4" fill="var(--ink3)" />
           {dates.blocked
             .filter((b) => dayNumber(b.to) >= start)
             .map((b) => {

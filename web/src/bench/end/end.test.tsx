@@ -58,6 +58,7 @@ const DATES: Dates = {
   favoured: [{ aim: 'mulch', name: 'Mulch', from: '2027-04-25', to: '2027-04-30', why: 'tops' }],
   methodsOn: '2027-04-15',
   methods: [],
+  nextDays: [],
 };
 
 afterEach(() => {

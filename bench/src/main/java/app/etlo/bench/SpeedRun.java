@@ -5,6 +5,7 @@ import app.etlo.core.ground.SimulationBenchmark;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
 import app.etlo.core.plan.asked.Candidates;
+import app.etlo.core.plan.asked.EndDates;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.chapter.Evaluator;
 import app.etlo.core.plan.document.Dossier;
@@ -22,7 +23,7 @@ import java.util.Optional;
 
 /**
  * Ratios that a noisy machine leaves true, all measured in turn in one run: an evaluation in the core against the simulation's
- * benchmark R (30 years, 8 species), and a drag over HTTP against the same drag in the core.
+ * benchmark R (30 years, 8 species), the days of the end against the same, and a drag over HTTP against the same drag in the core.
  */
 final class SpeedRun {
     private static final int WARM_UP = 60;
@@ -69,6 +70,8 @@ final class SpeedRun {
                 simulation::run,
                 () -> Candidates.of(evaluator.evaluate(dossier.plan(), dossier.context(), asOf), cover),
                 () -> Candidates.of(remembering.evaluate(dossier.plan(), dossier.context(), asOf), cover)));
+        double[][] dates = inTurn(List.of(
+                simulation::run, () -> EndDates.of(plain, cover, false), () -> EndDates.of(plain, cover, true)));
         double r = at(ms[0], 0.5);
         double core = at(ms[1], 0.5);
         double drag = at(ms[2], 0.5);
@@ -86,6 +89,11 @@ final class SpeedRun {
                 "all species alone, with their evaluation: %.1f R the first time, %.1f R when looked at again%n",
                 at(alone[1], 0.5) / at(alone[0], 0.5),
                 at(alone[2], 0.5) / at(alone[0], 0.5));
+        System.out.printf(
+                Locale.ROOT,
+                "days of the end: whole %.1f R, first answer %.1f R%n",
+                at(dates[1], 0.5) / at(dates[0], 0.5),
+                at(dates[2], 0.5) / at(dates[0], 0.5));
         System.out.printf(
                 Locale.ROOT,
                 "drag in the core p50 %.1f ms; over HTTP p50 %.1f, p95 %.1f ms: %.2f and %.2f times the core's median%n",

@@ -38,9 +38,30 @@ public final class GroundSimulation {
         return play(earlier, Optional.empty(), weather.days);
     }
 
-    /** The same, played only to before a day: what is recorded later means nothing. */
-    public GroundRun run(Optional<GroundRun> earlier, int to) {
-        return play(earlier, Optional.empty(), held(to));
+    /**
+     * What others go on from: played from before a day, from which on every day is recorded, to before another, with its state saved
+     * before some days besides the usual ones.
+     *
+     * @param dailyFrom the first day of which every one is recorded
+     * @param alsoBefore days, in any order
+     */
+    public GroundRun trunk(Optional<GroundRun> earlier, int dailyFrom, int to, int[] alsoBefore) {
+        int[] days = IntStream.concat(Arrays.stream(recordedDays()), IntStream.range(Math.max(0, dailyFrom), held(to)))
+                .sorted()
+                .distinct()
+                .toArray();
+        return play(earlier, Optional.of(alsoBefore), held(to), days, dailyFrom);
+    }
+
+    /**
+     * The usual records from one day to before another; nothing else is recorded.
+     *
+     * @param earlier run from which it goes on
+     */
+    public GroundCourse records(int from, int to, Optional<GroundRun> earlier) {
+        int end = held(to);
+        return course(
+                Arrays.stream(recordedDays()).filter(d -> d >= from && d < end).toArray(), from, earlier);
     }
 
     /** The same, kept so that the next can go on from it. */
@@ -50,16 +71,7 @@ public final class GroundSimulation {
 
     /** The same, played only to before a day: what is recorded later means nothing. */
     public GroundRun kept(Optional<GroundRun> earlier, int to) {
-        return kept(earlier, to, new int[0]);
-    }
-
-    /**
-     * The same, with its state saved before some days besides: others go on from there.
-     *
-     * @param alsoBefore days, in any order
-     */
-    public GroundRun kept(Optional<GroundRun> earlier, int to, int[] alsoBefore) {
-        return play(earlier, Optional.of(alsoBefore), held(to));
+        return play(earlier, Optional.of(new int[0]), held(to));
     }
 
     private int held(int day) {
@@ -85,8 +97,11 @@ public final class GroundSimulation {
      * @param earlier run of the same script, from which it goes on
      */
     public GroundCourse days(int from, int to, Optional<GroundRun> earlier) {
-        int[] days =
-                IntStream.range(Math.max(0, from), Math.min(to, weather.days)).toArray();
+        return course(
+                IntStream.range(Math.max(0, from), Math.min(to, weather.days)).toArray(), from, earlier);
+    }
+
+    private GroundCourse course(int[] days, int from, Optional<GroundRun> earlier) {
         GroundCourse course = new GroundCourse(weather.members, script.plants.length, days);
         Optional<Mark> start =
                 earlier.flatMap(e -> e.before(Math.min(e.sameUntil(script, weather), Math.max(0, from) + 1)));
@@ -128,9 +143,16 @@ public final class GroundSimulation {
      * @param keep days before which the state is saved besides the usual ones; empty where none is saved
      */
     private GroundRun play(Optional<GroundRun> earlier, Optional<int[]> keep, int to) {
-        int[] days = recordedDays();
+        return play(earlier, keep, to, recordedDays(), Integer.MAX_VALUE);
+    }
+
+    /**
+     * @param startBefore it is played from a state before this day at the latest
+     */
+    private GroundRun play(Optional<GroundRun> earlier, Optional<int[]> keep, int to, int[] days, int startBefore) {
         GroundCourse course = new GroundCourse(weather.members, script.plants.length, days);
-        Optional<Mark> start = earlier.flatMap(e -> e.before(Math.min(to + 1, e.sameUntil(script, weather))));
+        Optional<Mark> start =
+                earlier.flatMap(e -> e.before(Math.min(startBefore, Math.min(to + 1, e.sameUntil(script, weather)))));
         start.ifPresent(m -> {
             course.takeOver(earlier.orElseThrow().course(), m.day());
             course.counts.copyFrom(m.counts(), 0, weather.members);

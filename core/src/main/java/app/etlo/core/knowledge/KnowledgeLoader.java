@@ -8,6 +8,7 @@ import java.io.InputStreamReader;
 import java.io.Reader;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
+import java.time.MonthDay;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -88,12 +89,30 @@ public final class KnowledgeLoader {
                                 (int) r.number("least", -30, 120),
                                 r.text("decides"),
                                 source(r))),
+                lateness(),
                 library("products.csv", this::product),
                 library("aims.csv", r -> new Aim(r.id("id"), r.text("name"))),
                 stations(),
                 cautions,
                 new Knowledge.PlantKinds(kinds, kindOf("species", kinds), kindOf("crop", kinds)),
                 sheets);
+    }
+
+    private Library<CropLateness> lateness() {
+        Map<String, CropLateness> found = new LinkedHashMap<>();
+        table("crop-lateness.csv").rows().stream()
+                .collect(Collectors.groupingBy(r -> r.id("crop"), LinkedHashMap::new, Collectors.toList()))
+                .forEach((crop, rows) -> found.put(
+                        crop,
+                        new CropLateness(
+                                crop,
+                                rows.stream()
+                                        .map(r -> new CropLateness.Step(
+                                                MonthDay.parse("--" + r.text("from")),
+                                                band(r, "low", "middle", "high", 0, 10),
+                                                source(r)))
+                                        .toList())));
+        return new Library<>(Collections.unmodifiableMap(found));
     }
 
     private Library<CoverPurpose> purposes() {

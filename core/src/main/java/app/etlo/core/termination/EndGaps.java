@@ -1,6 +1,7 @@
 package app.etlo.core.termination;
 
 import app.etlo.core.knowledge.Crop;
+import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.termination.EndPlanned.Pass;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -98,6 +99,13 @@ public final class EndGaps {
                     "the cover is dead before the crop is up",
                     false));
         }
+    }
+
+    /** Days that usually lie between an end by some passes and the planting of a crop. */
+    public static int daysToPlanting(List<TerminationMethod> passes, boolean grass, Crop crop) {
+        int mixedIn =
+                passes.stream().mapToInt(m -> m.practice().gapDays()).max().orElse(0);
+        return Math.max(mixedIn, grass && isCorn(crop) ? GRASS_TO_CORN : 0);
     }
 
     /** Corn for grain, silage or the cob. */

@@ -3,6 +3,7 @@ package app.etlo.core.termination;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.etlo.core.knowledge.CropLateness;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.Plans;
 import app.etlo.core.quantity.Quantity;
@@ -116,6 +117,27 @@ class EndLimitsTest {
                 .containsExactly("earliest");
         assertThat(EndRule.of(planned("soybean", pass("till", 2)), EndRule.Rules.NONE))
                 .isEmpty();
+    }
+
+    /** Extension planting-date trials (from memory): corn loses 0.3-0.5 % a day in mid-May, about 1 in late May, 2 in June. */
+    @Test
+    void a_later_planting_costs_yield_by_its_date() {
+        CropLateness corn = K.lateness().get("grain-corn");
+        assertThat(corn.lost(LocalDate.of(2027, 5, 12), LocalDate.of(2027, 5, 17), false)
+                        .middle())
+                .isCloseTo(2.0, within(1e-9));
+        assertThat(corn.lost(LocalDate.of(2027, 5, 30), LocalDate.of(2027, 6, 3), false)
+                        .middle())
+                .isCloseTo(2 + 4, within(1e-9));
+        assertThat(corn.lost(LocalDate.of(2027, 4, 20), LocalDate.of(2027, 5, 1), false)
+                        .high())
+                .isZero();
+        assertThat(corn.lost(LocalDate.of(2027, 5, 12), LocalDate.of(2027, 5, 10), false)
+                        .middle())
+                .isZero();
+        assertThat(corn.lost(LocalDate.of(2027, 11, 20), LocalDate.of(2027, 11, 22), true)
+                        .middle())
+                .isPositive();
     }
 
     private static final Figure AREA = Formula.of("Area", "a", Source.identity("as typed"), "a")

@@ -6,6 +6,8 @@ import app.etlo.core.ground.GroundCourse;
 import app.etlo.core.ground.GroundCourse.OfGround;
 import app.etlo.core.ground.GroundCourse.OfPlant;
 import app.etlo.core.ground.ModelError;
+import app.etlo.core.knowledge.CropLateness;
+import app.etlo.core.knowledge.StageSpread;
 import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.mix.Prospect;
 import app.etlo.core.plan.chapter.EndPlanning;
@@ -17,7 +19,6 @@ import app.etlo.core.plan.document.PlanEdit;
 import app.etlo.core.plan.document.PlanLookup;
 import app.etlo.core.plan.document.Refused;
 import app.etlo.core.plan.growth.EndBranches;
-import app.etlo.core.plan.growth.PlanGround;
 import app.etlo.core.plan.growth.StandParts;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Shown;
@@ -28,10 +29,14 @@ import app.etlo.core.termination.EndGap;
 import app.etlo.core.termination.EndGaps;
 import app.etlo.core.termination.EndPlanned;
 import app.etlo.core.termination.EndRule;
+import app.etlo.core.weather.Forecast;
+import app.etlo.core.weather.Place;
 import com.fasterxml.jackson.annotation.JsonValue;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -55,11 +60,19 @@ public final class EndDates {
     /** So long a branch is played after planting and end. */
     private static final int PLAYED_ON = 71;
     /** Days between two branches: so near the planting, farther off, and beyond. */
-    private static final int[][] STEPS = {{36, 4}, {72, 8}, {156, 21}, {Integer.MAX_VALUE, 42}};
+    private static final int[][] STEPS = {{36, 4}, {72, 12}, {156, 28}, {Integer.MAX_VALUE, 56}};
     /** The seed zone is dry when the top layer holds less of what it can hold for plants. */
     private static final double DRY = 0.5;
 
+    private static final int DAILY_DAYS = 75;
+    private static final int FAR_STEP = 4;
     private static final double RIPE = 2;
+    private static final int NEXT_DAYS = 10;
+    /** Growth and air temperature that a systemic spray asks for (common practice; the label decides). */
+    private static final double SPRAY_DAY_C = 12;
+
+    private static final double SPRAY_NIGHT_C = 5;
+    private static final double WET_MM = 1;
     /** Less than this is no stand. */
     private static final double LEAST_KG_HA = 1;
 
@@ -89,6 +102,7 @@ public final class EndDates {
      * @param coarse whether only what lives was read, as a first answer; what the ground comes to follows
      * @param blocked days on which it should not end so, in time; what is not in them is free as far as is known
      * @param favoured days, by aim
+     * @param forecastOf when the forecast was made that {@code nextDays} rest on; none of both where there is none
      * @param methodsOn the day of the plan, else the last: {@code methods} tells what every way of ending would do on it
      */
     public record DatesView(
@@ -106,7 +120,9 @@ public final class EndDates {
             List<BlockView> blocked,
             List<SpanView> favoured,
             LocalDate methodsOn,
-            List<EndMethods.MethodView> methods) {}
+            List<EndMethods.MethodView> methods,
+            Optional<Instant> forecastOf,
+            List<NextDayView> nextDays) {}
 
     /**
      * One consequence over the days.
@@ -126,6 +142,13 @@ public final class EndDates {
             List<PointView> points,
             Optional<String> note) {}
 
+    /**
+     * A day of the forecast, and what of it speaks against spraying and rolling; empty where nothing does.
+     *
+     * @param said temperatures and rain in words
+     */
+    public record NextDayView(LocalDate on, String said, Optional<String> spray, Optional<String> roll) {}
+
     /** Days on which the plan's passes would break a rule or a gap, with why. */
     public record BlockView(LocalDate from, LocalDate to, boolean stop, List<String> why) {}
 
@@ -143,11 +166,13 @@ public final class EndDates {
     private final boolean coarse;
     private final double errorOfMass;
     private final EndMethods ways;
+    private final boolean grass;
     private final Map<String, Row> rows = new LinkedHashMap<>();
     private EndBranches branches;
     private GroundCourse alive;
     private LocalDate first;
     private List<Integer> plants;
+    private final Map<String, double[][]> killing = new HashMap<>();
 
     private record Row(
             String id,
@@ -168,6 +193,7 @@ public final class EndDates {
         this.coarse = coarse;
         this.errorOfMass = e.growth().errorOfMass(cover.id());
         this.ways = new EndMethods(e, cover);
+        this.grass = cover.species().stream().anyMatch(s -> s.group().isGrass());
     }
 
     /**
@@ -203,11 +229,11 @@ public final class EndDates {
         List<TerminationMethod> method = ways.planned();
         List<LocalDate> days = days(first, last, planting.or(() -> planned).orElse(last), planned);
         branches = e.growth()
-                .branches(cover.inTime(), d -> ended(d, method), days)
+                .branches(cover.inTime(), first, d -> ended(d, method), days)
                 .filter(b -> b.covers(first))
                 .orElseThrow(() -> new Refused("/coverId", "nothing is simulated: the field has no weather"));
-        plants = branches.plants(cover.id());
-        alive = branches.alive(first.minusDays(1), last);
+        plants = branches.alive().plants(cover.id());
+        alive = branches.alive().course();
         LocalDate to = untilRipe(last);
         living(to);
         if (!coarse) {
@@ -229,14 +255,47 @@ public final class EndDates {
                 blocked(to, method),
                 favoured(),
                 on,
-                ways.views(on, this::killed, this::aliveShare));
+                ways.views(on, this::killed, this::aliveShare),
+                forecast().flatMap(Forecast::issued),
+                nextDays());
     }
 
     /** What the ground comes to behind an end on each of some days. */
     private void ground(List<LocalDate> days) {
-        Optional<Without> without = planting.filter(p -> branches.covers(p.plusDays(PLAYED_ON)))
-                .map(p -> new Without(p.minusDays(1), branches.without(p.minusDays(1), p.plusDays(PLAYED_ON))));
+        Optional<EndBranches.Branch> without = planting.filter(p -> branches.covers(p.plusDays(PLAYED_ON)))
+                .map(p -> branches.without(p, p.plusDays(PLAYED_ON)));
         days.forEach(d -> branch(d, without));
+    }
+
+    private Optional<Forecast> forecast() {
+        return e.context()
+                .forecast()
+                .map(f -> f.on(e.asOf()))
+                .filter(f -> !f.days().isEmpty());
+    }
+
+    /** The forecast against what a spray and a roller need; an inversion no daily figure shows. */
+    private List<NextDayView> nextDays() {
+        return forecast().stream()
+                .flatMap(f -> IntStream.range(0, Math.min(NEXT_DAYS, f.days().size()))
+                        .mapToObj(i -> nextDay(f.first().plusDays(i), f.days().get(i))))
+                .filter(d -> !d.on().isBefore(e.asOf()))
+                .toList();
+    }
+
+    private NextDayView nextDay(LocalDate on, Forecast.Day d) {
+        Unit c = units.shown(Unit.CELSIUS);
+        Unit mm = units.shown(Unit.MILLIMETRE);
+        Optional<String> rain = d.rainMm() >= WET_MM ? Optional.of("rain") : Optional.empty();
+        return new NextDayView(
+                on,
+                Shown.plain(Unit.CELSIUS.to(c, d.tminC()), 0) + " to " + Shown.plain(Unit.CELSIUS.to(c, d.tmaxC()), 0)
+                        + " " + c.written() + ", " + Shown.text(Unit.MILLIMETRE.to(mm, d.rainMm()), mm) + " "
+                        + mm.written(),
+                rain.or(() -> d.tmaxC() < SPRAY_DAY_C
+                        ? Optional.of("too cold by day")
+                        : d.tminC() < SPRAY_NIGHT_C ? Optional.of("too cold by night") : Optional.empty()),
+                rain.or(() -> d.tmaxC() <= 0 ? Optional.of("frozen") : Optional.empty()));
     }
 
     /** Runs of days that break the same rules and gaps. */
@@ -381,16 +440,18 @@ public final class EndDates {
 
     /** The record of the evening before a day. */
     private int record(LocalDate day) {
-        return (int) ChronoUnit.DAYS.between(first, day);
+        return branches.alive().before(day);
     }
 
-    /** What lives is read every day. */
+    /** What lives is read every day, and every fourth long before planting. */
     private void living(LocalDate to) {
-        for (LocalDate d = first; !d.isAfter(to); d = d.plusDays(1)) {
+        LocalDate near = planting.orElse(to).minusDays(DAILY_DAYS);
+        for (LocalDate d = first; !d.isAfter(to); d = d.plusDays(d.isBefore(near) ? FAR_STEP : 1)) {
             int r = record(d);
             double[] mass = alive.sum(r, plants, OfPlant.MASS_KG_HA);
             Band tops = ModelError.widen(GroundCourse.band(mass), errorOfMass);
             dead(d);
+            lateness(d, ways.planned());
             put("tops", "stand", "Dry tops", Unit.T_PER_HA, Better.MORE, "by", d, per(tops, 1000));
             if (tops.middle() < LEAST_KG_HA) {
                 continue;
@@ -453,6 +514,30 @@ public final class EndDates {
                 Band.exactly(ChronoUnit.DAYS.between(day, p))));
     }
 
+    /** What the crop would lose if its planting waited for the days that usually lie between; nothing where it goes into the living cover. */
+    private void lateness(LocalDate day, List<TerminationMethod> method) {
+        Optional<CropLateness> known =
+                crop.flatMap(c -> e.knowledge().lateness().find(c.crop().id()));
+        Optional<Place> place = e.site().map(s -> s.climate().place());
+        if (known.isEmpty()
+                || place.filter(p -> Math.abs(p.latitude()) >= CropLateness.FROM_LATITUDE)
+                        .isEmpty()) {
+            return;
+        }
+        LocalDate planted = planting.orElseThrow();
+        int gap = EndGaps.daysToPlanting(method, grass, crop.orElseThrow().crop());
+        LocalDate earliest = day.isBefore(planted) ? day.plusDays(gap) : planted;
+        put(
+                "late",
+                "crop",
+                "Yield lost if planting waits for the usual gap",
+                Unit.PERCENT,
+                Better.LESS,
+                "to",
+                day,
+                known.get().lost(planted, earliest, place.get().isSouthern()));
+    }
+
     private static double[] ratio(double[] mass, double[] nitrogen) {
         return IntStream.range(0, mass.length)
                 .filter(m -> mass[m] > 0 && nitrogen[m] > 0)
@@ -493,15 +578,26 @@ public final class EndDates {
     }
 
     private double killed(int r, TerminationMethod method, int member) {
+        double[][] kills = killing.computeIfAbsent(method.id(), k -> shares(method));
         double all = 0;
         double dead = 0;
-        for (int p : plants) {
-            double mass = alive.plant(r, p, OfPlant.MASS_KG_HA, member);
-            var species = e.knowledge().species().get(branches.plantId(p));
-            all += mass;
-            dead += mass * method.killsAt(species, alive.plant(r, p, OfPlant.STAGE, member));
+        for (int i = 0; i < kills.length; i++) {
+            double mass = alive.plant(r, plants.get(i), OfPlant.MASS_KG_HA, member);
+            if (mass > 0) {
+                double far = StageSpread.farEnough(alive.plant(r, plants.get(i), OfPlant.STAGE, member), kills[i][2]);
+                all += mass;
+                dead += mass * (kills[i][0] + far * (kills[i][1] - kills[i][0]));
+            }
         }
         return all > 0 ? 100 * dead / all : Double.NaN;
+    }
+
+    /** By plant: killed before it is far enough and after, and the stage at which half of them are. */
+    private double[][] shares(TerminationMethod method) {
+        return plants.stream()
+                .map(p -> e.knowledge().species().get(branches.alive().plantId(p)))
+                .map(s -> new double[] {method.kills(s, false), method.kills(s, true), StageSpread.half(s)})
+                .toArray(double[][]::new);
     }
 
     /** Share of the years in which anything of the cover lives on a day. */
@@ -510,10 +606,7 @@ public final class EndDates {
         return IntStream.range(0, mass.length).filter(m -> mass[m] > 0).count() / (double) mass.length;
     }
 
-    /** The ground without the cover, from an evening on. */
-    private record Without(LocalDate from, GroundCourse course) {}
-
-    private void branch(LocalDate end, Optional<Without> without) {
+    private void branch(LocalDate end, Optional<EndBranches.Branch> without) {
         if (planting.isEmpty()) {
             return;
         }
@@ -522,7 +615,7 @@ public final class EndDates {
         if (!branches.covers(planted) || !branches.covers(planted.plusDays(PLAYED_ON))) {
             return;
         }
-        PlanGround g = branches.ended(end, to.plusDays(1));
+        EndBranches.Branch g = branches.ended(end, planted, to.plusDays(1));
         GroundCourse c = g.course();
         int at = g.before(planted);
         put(
@@ -598,15 +691,15 @@ public final class EndDates {
     }
 
     /** Nitrogen free in the soil and in the crop, against the same ground without the cover. */
-    private void free(PlanGround g, Without w, LocalDate end, LocalDate planted, int weeks) {
-        LocalDate evening = g.from().plusDays(g.course().recordedDay(g.before(planted.plusDays(7L * weeks + 1))));
+    private void free(EndBranches.Branch g, EndBranches.Branch w, LocalDate end, LocalDate planted, int weeks) {
+        LocalDate day = planted.plusDays(7L * weeks + 1);
         double[] with = free(
                 g.course(),
-                g.before(planted.plusDays(7L * weeks + 1)),
-                g.plants(crop.orElseThrow().id()));
+                g.before(day),
+                branches.alive().plants(crop.orElseThrow().id()));
         double[] bare = free(
                 w.course(),
-                (int) ChronoUnit.DAYS.between(w.from(), evening),
+                w.before(day),
                 branches.plantsWithout(crop.orElseThrow().id()));
         double[] more = IntStream.range(0, with.length)
                 .mapToDouble(m -> with[m] - bare[m])

@@ -7,13 +7,16 @@ import java.util.function.Function;
 
 /** A plan's ground where one of its covers ends on other days: what grows until then is played once. */
 public final class EndBranches {
+    /** Two records lie no farther apart. */
+    private static final int RECORDS_APART = 8;
+
     private final PlanGround alive;
     private final Function<LocalDate, GroundEvents> ended;
     private final GroundEvents bare;
     private final int days;
 
     /**
-     * @param alive the plan with the cover left alive
+     * @param alive the plan with the cover left alive, recorded every day from the first on which it may end
      * @param bare the plan without it
      * @param days that are simulated at most
      */
@@ -24,27 +27,19 @@ public final class EndBranches {
         this.days = days;
     }
 
-    /** The living cover, on every day from one to before another. */
-    public GroundCourse alive(LocalDate first, LocalDate end) {
-        return alive.days(first, end);
+    /** The ground in which the cover lives on. */
+    public PlanGround alive() {
+        return alive;
     }
 
-    public List<Integer> plants(String standId) {
-        return alive.plants(standId);
+    /** The ground from some days before one to before another, with the cover ended on a day. */
+    public Branch ended(LocalDate on, LocalDate from, LocalDate to) {
+        return new Branch(alive, alive.branch(ended.apply(on), from.minusDays(RECORDS_APART), to));
     }
 
-    public String plantId(int plant) {
-        return alive.plantId(plant);
-    }
-
-    /** The ground with the cover ended on a day, played to before another. */
-    public PlanGround ended(LocalDate on, LocalDate to) {
-        return alive.branch(ended.apply(on), to);
-    }
-
-    /** The ground without the cover, on every day from one to before another. */
-    public GroundCourse without(LocalDate first, LocalDate end) {
-        return alive.days(bare, first, end);
+    /** The same without the cover. */
+    public Branch without(LocalDate from, LocalDate to) {
+        return new Branch(alive, alive.branch(bare, from.minusDays(RECORDS_APART), to));
     }
 
     /** Plants of a stand in the ground without the cover. */
@@ -56,5 +51,13 @@ public final class EndBranches {
     public boolean covers(LocalDate day) {
         int d = alive.day(day);
         return d > 0 && d < days;
+    }
+
+    /** Some weeks of a branch, read by dates. */
+    public record Branch(PlanGround of, GroundCourse course) {
+        /** The record of the evening before a day, or the last before it. */
+        public int before(LocalDate date) {
+            return course.recordOf(of.day(date) - 1);
+        }
     }
 }

@@ -81,25 +81,24 @@ public final class PlanGround {
         return new PlanGround(from, soil, script, weather, run, events.standings());
     }
 
-    /** The same to before a day, with its states saved before some days besides. */
-    static PlanGround kept(
+    /** What branches go on from: every day recorded from one to before another, states saved before some days besides. */
+    static PlanGround trunk(
             LocalDate from,
             GroundEvents events,
             GroundSoil soil,
             GroundWeather weather,
             Optional<GroundRun> earlier,
+            int dailyFrom,
             int to,
             int[] alsoBefore) {
         GroundScript script = events.script(soil);
-        GroundRun run = new GroundSimulation(script, weather).kept(earlier, to, alsoBefore);
+        GroundRun run = new GroundSimulation(script, weather).trunk(earlier, dailyFrom, to, alsoBefore);
         return new PlanGround(from, soil, script, weather, run, events.standings());
     }
 
-    /** How other events go on from this run, to before a day. */
-    PlanGround branch(GroundEvents events, LocalDate to) {
-        GroundScript other = events.script(soil);
-        GroundRun branch = new GroundSimulation(other, weather).run(Optional.of(run), day(to));
-        return new PlanGround(from, soil, other, weather, branch, events.standings());
+    /** How other events go on from this run: the usual records from one day to before another. */
+    GroundCourse branch(GroundEvents events, LocalDate first, LocalDate end) {
+        return new GroundSimulation(events.script(soil), weather).records(day(first), day(end), Optional.of(run));
     }
 
     /** Every day from one to before another of other events that this run goes on from. */

@@ -377,20 +377,22 @@ public final class PlanGrowth implements RootZone {
      * The plan's ground where a cover ends on other days; empty where it is not simulated. What was typed of its stand without a day is
      * of the day on which the plan ends it.
      *
+     * @param first day on which it may end
      * @param ended the plan with it ended on a day
      * @param days on which it may end, in any order
      */
     public Optional<EndBranches> branches(
-            CoverInTime cover, Function<LocalDate, PlanDocument> ended, Collection<LocalDate> days) {
+            CoverInTime cover, LocalDate first, Function<LocalDate, PlanDocument> ended, Collection<LocalDate> days) {
         return simulated(cover).map(g -> {
             Function<LocalDate, GroundEvents> events = d -> events(plan.with(ended.apply(d)), Optional.empty());
             LocalDate last = Collections.max(days);
-            PlanGround alive = PlanGround.kept(
+            PlanGround alive = PlanGround.trunk(
                     from(),
                     events.apply(last.plusDays(1)),
                     soil,
                     weather(),
                     Optional.of(g.run()),
+                    g.day(first) - 1,
                     g.day(last) + 1,
                     days.stream().mapToInt(d -> g.day(d) - 1).toArray());
             return new EndBranches(

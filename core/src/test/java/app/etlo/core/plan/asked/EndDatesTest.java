@@ -123,6 +123,37 @@ class EndDatesTest {
         assertThat(at(first, "tops", "2027-04-27")).isEqualTo(at(SEEN, "tops", "2027-04-27"));
     }
 
+    /** A systemic spray wants growth: 12 °C by day and 5 by night for several days (common practice). */
+    @Test
+    void the_next_days_are_held_against_the_forecast() {
+        var context = E.context();
+        var forecast = new app.etlo.core.plan.document.ForecastEntry(
+                java.time.Instant.parse("2027-04-20T06:00:00Z"),
+                LocalDate.parse("2027-04-20"),
+                java.util.List.of(
+                        new app.etlo.core.weather.Forecast.Day(7, 18, 0),
+                        new app.etlo.core.weather.Forecast.Day(2, 15, 0),
+                        new app.etlo.core.weather.Forecast.Day(8, 16, 6)));
+        Evaluated e = new app.etlo.core.plan.chapter.Evaluator(app.etlo.core.plan.Plans.KNOWLEDGE)
+                .evaluate(
+                        E.plan(),
+                        new app.etlo.core.plan.document.Context(
+                                context.farm(),
+                                context.field(),
+                                context.lots(),
+                                context.weather(),
+                                java.util.Optional.of(forecast),
+                                context.corrections()),
+                        LocalDate.parse("2027-04-20"));
+        DatesView v = EndDates.of(e, "v1", true);
+        assertThat(v.nextDays())
+                .extracting(d -> d.spray().orElse("fits"))
+                .containsExactly("fits", "too cold by night", "rain");
+        assertThat(v.nextDays()).extracting(d -> d.roll().orElse("fits")).containsExactly("fits", "fits", "rain");
+        assertThat(v.forecastOf()).isPresent();
+        assertThat(SEEN.nextDays()).isEmpty();
+    }
+
     @Test
     void ways_that_do_not_fit_are_listed_with_the_reason() {
         DatesView organic = EndDates.of(
