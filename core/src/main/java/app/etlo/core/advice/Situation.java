@@ -194,7 +194,8 @@ public record Situation(
 
     /** A share of the weather years in words. */
     static String yearsIn10(double percent) {
-        return Math.round(percent / 10) + " years in 10";
+        long years = Math.round(percent / 10);
+        return years + (years == 1 ? " year in 10" : " years in 10");
     }
 
     /** A value in the farm's own units, with its unit. */
