@@ -52,10 +52,26 @@ public record PlanInTime(
             PlanDocument plan, Context context, Knowledge library, LocalDate asOf, Optional<SiteWeather> site) {
         Knowledge knowledge = library.corrected(context.corrections());
         Optional<YearsAhead> years = site.map(s -> PlanSpan.of(plan, asOf).years(s, asOf));
+        return made(
+                plan, context, knowledge, asOf, site, years, frost(context.field(), site, asOf), area(context.field()));
+    }
+
+    /** Another plan of the same crops on the same field, in the same years. */
+    public PlanInTime with(PlanDocument changed) {
+        return made(changed, context, knowledge, asOf, site, years, frost, area);
+    }
+
+    private static PlanInTime made(
+            PlanDocument plan,
+            Context context,
+            Knowledge knowledge,
+            LocalDate asOf,
+            Optional<SiteWeather> site,
+            Optional<YearsAhead> years,
+            Optional<FrostDates> frost,
+            Figure area) {
         PlanDates dates = new PlanDates(plan, knowledge, years);
         Timeline timeline = new Timeline(plan, knowledge, dates);
-        Optional<FrostDates> frost = frost(context.field(), site, asOf);
-        Figure area = area(context.field());
         List<CropInTime> crops = timeline.crops();
         PlanWindows windows = new PlanWindows(crops, years, frost);
         CoversInTime covers = new CoversInTime(context, knowledge, asOf, timeline, crops, windows, area);
@@ -74,30 +90,6 @@ public record PlanInTime(
                 crops,
                 windows,
                 plan.covers().stream().map(covers::of).toList());
-    }
-
-    /** Another plan of the same crops on the same field, in the same years. */
-    public PlanInTime with(PlanDocument changed) {
-        PlanDates its = new PlanDates(changed, knowledge, years);
-        Timeline line = new Timeline(changed, knowledge, its);
-        List<CropInTime> dated = line.crops();
-        PlanWindows between = new PlanWindows(dated, years, frost);
-        CoversInTime put = new CoversInTime(context, knowledge, asOf, line, dated, between, area);
-        return new PlanInTime(
-                changed,
-                context,
-                knowledge,
-                asOf,
-                site,
-                years,
-                its,
-                line,
-                soil,
-                frost,
-                area,
-                dated,
-                between,
-                changed.covers().stream().map(put::of).toList());
     }
 
     public double evapotranspirationScale() {
