@@ -1834,7 +1834,6 @@ export interface components {
         };
         DatesView: {
             blocked: components["schemas"]["BlockView"][];
-            chosen: boolean;
             coarse: boolean;
             coverId: string;
             crop?: string;
@@ -1843,6 +1842,7 @@ export interface components {
             forecastOf?: string;
             /** Format: date */
             from: string;
+            instead?: string;
             method: string;
             methods: components["schemas"]["MethodView"][];
             /** Format: date */
@@ -3307,7 +3307,8 @@ export interface components {
         RowView: {
             /** @enum {string} */
             better: "more" | "less" | "neither";
-            change: string;
+            /** @enum {string} */
+            change: "by" | "to";
             /** Format: int32 */
             decimals: number;
             group: string;

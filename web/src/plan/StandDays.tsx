@@ -2,6 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 
 import { api, taken, today, type Schemas } from '../api/client';
+import { csvOf, plainNumber } from '../ui/csv';
 import { spokenDate } from '../ui/days';
 import { SelectField } from '../ui/inputs';
 import { Panel } from '../ui/Panel';
@@ -10,19 +11,12 @@ import { handOver } from './handOver';
 
 type Days = Schemas['DaysView'];
 
-const cell = (text: string) => (/[",\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text);
-
 /** The days as a table for a spreadsheet: dates as yyyy-mm-dd, thousands not grouped. */
-export function asCsv(days: Days): string {
-  const heads = days.columns.map((c) => cell(c.unit ? `${c.name} (${c.unit})` : c.name));
-  const rows = days.rows.map((r) =>
-    [
-      r.day,
-      ...r.cells.map((c) => cell(c.replace(/[\u2009\u202f\u00a0]/g, '').replace('\u2212', '-'))),
-    ].join(','),
-  );
-  return [['day', ...heads].join(','), ...rows, ''].join('\n');
-}
+export const asCsv = (days: Days) =>
+  csvOf([
+    ['day', ...days.columns.map((c) => (c.unit ? `${c.name} (${c.unit})` : c.name))],
+    ...days.rows.map((r) => [r.day, ...r.cells.map(plainNumber)]),
+  ]);
 
 /** A stand day by day, on request: as a table to read and a file to take along. */
 export function StandDays() {

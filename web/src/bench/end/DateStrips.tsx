@@ -282,8 +282,8 @@ export function DateStrips({
       <p className="mt-1 text-[12px] text-ink2">
         Line and band: the middle and 8 of 10 of <span className="fig">{dates.years}</span> weather
         years, ended by {dates.method}
-        {!dates.chosen && ', as no way is chosen yet'}. Red: the day of the plan; dotted: planting.
-        Ground is covered by residue and leaves. Drag or use the arrow keys; Enter takes the day.
+        {dates.instead && `, ${dates.instead}`}. Red: the day of the plan; dotted: planting. Drag or
+        use the arrow keys; Enter takes the day.
         {dates.rows.some((r) => r.note) && ' Struck through: this field may not.'}
       </p>
     </div>

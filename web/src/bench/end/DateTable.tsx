@@ -2,11 +2,10 @@ import { useState } from 'react';
 
 import { taken, today, token, type Plan } from '../../api/client';
 import { handOver } from '../../plan/handOver';
+import { csvOf } from '../../ui/csv';
 import { spokenDate } from '../../ui/days';
 import type { Dates } from './asked';
 import { at } from './compare';
-
-const quoted = (text: string) => (/[",\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text);
 
 /** Days that every row was worked out for; the days of what lives where the ground is still to come. */
 function daysOf(dates: Dates) {
@@ -27,9 +26,7 @@ export function asCsv(dates: Dates): string {
       return p ? [String(p.middle), String(p.low), String(p.high)] : ['', '', ''];
     }),
   ]);
-  return (
-    [['cover ended on', ...heads].map(quoted), ...lines].map((l) => l.join(',')).join('\n') + '\n'
-  );
+  return csvOf([['cover ended on', ...heads], ...lines]);
 }
 
 /** The same as the strips in figures, in any order, to read and to take along. */

@@ -1,8 +1,5 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-
 import { api, taken, today, type Schemas } from '../../api/client';
-import { useOpenPlan } from '../../plan/context';
+import { AskedDetails } from '../../plan/AskedDetails';
 import { spokenTime } from '../../ui/dates';
 import { spokenDate } from '../../ui/days';
 import { Stack } from '../../ui/Stack';
@@ -17,38 +14,29 @@ export function Methods({
   coverId: string;
   onTake: (method: string) => void;
 }) {
-  const { state } = useOpenPlan();
-  const [open, setOpen] = useState(false);
-  const asked = useQuery({
-    queryKey: ['end-methods', coverId, state.plan],
-    enabled: open,
-    gcTime: 0,
-    retry: false,
-    placeholderData: keepPreviousData,
-    queryFn: async () =>
-      taken(
-        await api.POST('/api/covers/end-dates', {
-          body: { plan: state.plan, asOf: today(), coverId, coarse: true },
-        }),
-      ),
-  });
   return (
-    <details className="mt-3" onToggle={(e) => setOpen(e.currentTarget.open)}>
-      <summary className="cursor-pointer text-[15px] font-bold">
-        Ways of ending it{' '}
-        <i className="text-[13px] font-medium text-ink2">
-          what each kills, needs, costs and leaves, and why some do not fit
-        </i>
-      </summary>
-      {asked.error && <p role="status">{asked.error.message}</p>}
-      {asked.isPending && <p className="italic">ending the cover in each way</p>}
-      {asked.data && (
+    <AskedDetails
+      name="end-methods"
+      title="Ways of ending it"
+      aside="what each kills, needs, costs and leaves, and why some do not fit"
+      waits="ending the cover in each way"
+      coverId={coverId}
+      ask={async (plan, signal) =>
+        taken(
+          await api.POST('/api/covers/end-dates', {
+            body: { plan, asOf: today(), coverId, coarse: true },
+            signal,
+          }),
+        )
+      }
+    >
+      {(dates) => (
         <>
-          <MethodTable methods={asked.data.methods} day={asked.data.methodsOn} onTake={onTake} />
-          <NextDays dates={asked.data} />
+          <MethodTable methods={dates.methods} day={dates.methodsOn} onTake={onTake} />
+          <NextDays dates={dates} />
         </>
       )}
-    </details>
+    </AskedDetails>
   );
 }
 

@@ -1,9 +1,8 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { Fragment, useState } from 'react';
+import { Fragment } from 'react';
 
 import { api, taken, today, type Schemas } from '../../api/client';
 import { FigureText } from '../../plan/FigureText';
-import { useOpenPlan } from '../../plan/context';
+import { AskedDetails } from '../../plan/AskedDetails';
 import { spokenDate } from '../../ui/days';
 import { Stack } from '../../ui/Stack';
 
@@ -46,34 +45,23 @@ export function Schools({
   coverId: string;
   onTake: (day: string, passes: School['passes']) => void;
 }) {
-  const { state } = useOpenPlan();
-  const [open, setOpen] = useState(false);
-  const asked = useQuery({
-    queryKey: ['end-schools', coverId, state.plan],
-    enabled: open,
-    gcTime: 0,
-    retry: false,
-    placeholderData: keepPreviousData,
-    queryFn: async ({ signal }) =>
-      taken(
-        await api.POST('/api/covers/end-schools', {
-          body: { plan: state.plan, asOf: today(), coverId },
-          signal,
-        }),
-      ),
-  });
-  const v = asked.data;
   return (
-    <details className="mt-3" onToggle={(e) => setOpen(e.currentTarget.open)}>
-      <summary className="cursor-pointer text-[15px] font-bold">
-        Schools side by side{' '}
-        <i className="text-[13px] font-medium text-ink2">
-          where each would end it, what follows, and which of its conditions this field meets
-        </i>
-      </summary>
-      {asked.error && <p role="status">{asked.error.message}</p>}
-      {asked.isPending && <p className="italic">ending the plan by each school</p>}
-      {v && (
+    <AskedDetails
+      name="end-schools"
+      title="Schools side by side"
+      aside="where each would end it, what follows, and which of its conditions this field meets"
+      waits="ending the plan by each school"
+      coverId={coverId}
+      ask={async (plan, signal) =>
+        taken(
+          await api.POST('/api/covers/end-schools', {
+            body: { plan, asOf: today(), coverId },
+            signal,
+          }),
+        )
+      }
+    >
+      {(v) => (
         <>
           <Stack label="Schools of ending" className="mt-1">
             <table className="w-full text-[13.5px]">
@@ -141,6 +129,6 @@ export function Schools({
           </p>
         </>
       )}
-    </details>
+    </AskedDetails>
   );
 }

@@ -6,7 +6,7 @@ import { at, changes } from './compare';
 const row = (
   id: string,
   better: Row['better'],
-  change: string,
+  change: Row['change'],
   values: [string, number][],
 ): Row => ({
   id,

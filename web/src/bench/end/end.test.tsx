@@ -26,7 +26,6 @@ const DATES: Dates = {
   planting: '2027-04-28',
   crop: 'Grain corn',
   method: 'burndown herbicide',
-  chosen: true,
   coarse: false,
   years: 30,
   from: '2027-04-10',

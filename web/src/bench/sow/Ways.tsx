@@ -1,9 +1,6 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-
 import { api, taken, today, type Schemas } from '../../api/client';
 import { FigureText } from '../../plan/FigureText';
-import { useOpenPlan } from '../../plan/context';
+import { AskedDetails } from '../../plan/AskedDetails';
 import { spokenDate } from '../../ui/days';
 import { Stack } from '../../ui/Stack';
 
@@ -11,33 +8,20 @@ type Way = Schemas['WayView'];
 
 /** The ways and times of sowing the cover, each as the plan so sown. */
 export function Ways({ coverId, onTake }: { coverId: string; onTake: (way: Way) => void }) {
-  const { state } = useOpenPlan();
-  const [open, setOpen] = useState(false);
-  const asked = useQuery({
-    queryKey: ['ways', coverId, state.plan],
-    enabled: open,
-    gcTime: 0,
-    retry: false,
-    placeholderData: keepPreviousData,
-    queryFn: async () =>
-      taken(
-        await api.POST('/api/covers/ways', {
-          body: { plan: state.plan, asOf: today(), coverId },
-        }),
-      ),
-  });
-  const v = asked.data;
   return (
-    <details className="mt-4" onToggle={(e) => setOpen(e.currentTarget.open)}>
-      <summary className="cursor-pointer text-[15px] font-bold">
-        Ways of sowing{' '}
-        <i className="text-[13px] font-medium text-ink2">
-          what each costs, needs and brings up, and what a later day loses
-        </i>
-      </summary>
-      {asked.error && <p role="status">{asked.error.message}</p>}
-      {asked.isPending && <p className="italic">sowing the plan in each way</p>}
-      {v && (
+    <AskedDetails
+      name="ways"
+      title="Ways of sowing"
+      aside="what each costs, needs and brings up, and what a later day loses"
+      waits="sowing the plan in each way"
+      coverId={coverId}
+      ask={async (plan, signal) =>
+        taken(
+          await api.POST('/api/covers/ways', { body: { plan, asOf: today(), coverId }, signal }),
+        )
+      }
+    >
+      {(v) => (
         <>
           <Stack label="Ways of sowing" className="mt-1">
             <table className="w-full text-[13.5px]">
@@ -117,6 +101,6 @@ export function Ways({ coverId, onTake }: { coverId: string; onTake: (way: Way) 
           </p>
         </>
       )}
-    </details>
+    </AskedDetails>
   );
 }

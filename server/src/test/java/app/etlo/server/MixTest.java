@@ -16,22 +16,14 @@ class MixTest {
     MockMvc mvc;
 
     private Browser us;
-    private String cover;
 
     @BeforeEach
     void practice() {
-        us = Browser.ofNewPractice(mvc);
-        Samples.into(us);
-        cover = Samples.plan().at("/covers/0/id").asText();
-        String field = us.get("/api/fields/f1").json().toString();
-        us.change("/api/fields/f1", field, field.replaceFirst("\\{", "{\"station\":\"tarrow-ridge\","));
+        us = Samples.underWeather(mvc);
     }
 
-    private ObjectNode ask() {
-        ObjectNode ask =
-                Browser.JSON.createObjectNode().put("asOf", "2026-06-01").put("coverId", cover);
-        ask.set("plan", Samples.plan());
-        return ask;
+    private static ObjectNode ask() {
+        return Samples.ask();
     }
 
     private ObjectNode ask(String wishes) throws Exception {

@@ -1,6 +1,7 @@
 package app.etlo.server;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -8,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.Locale;
 import java.util.Objects;
+import org.springframework.test.web.servlet.MockMvc;
 
 /** The sample dossier: one farm, one field, two lots, two crops and the cover between them. */
 final class Samples {
@@ -35,6 +37,25 @@ final class Samples {
         if (taken.status() != 200) {
             throw new IllegalStateException(taken.text());
         }
+    }
+
+    /** A browser of a new practice with the sample, its field under the weather of a station. */
+    static Browser underWeather(MockMvc mvc) {
+        Browser us = Browser.ofNewPractice(mvc);
+        into(us);
+        String field = us.get("/api/fields/f1").json().toString();
+        us.change("/api/fields/f1", field, field.replaceFirst("\\{", "{\"station\":\"tarrow-ridge\","));
+        return us;
+    }
+
+    /** What is asked of the first cover of the sample. */
+    static ObjectNode ask() {
+        ObjectNode ask = Browser.JSON
+                .createObjectNode()
+                .put("asOf", "2026-06-01")
+                .put("coverId", plan().at("/covers/0/id").asText());
+        ask.set("plan", plan());
+        return ask;
     }
 
     /** Two years of weather that repeats itself day by day, as a plain file. */

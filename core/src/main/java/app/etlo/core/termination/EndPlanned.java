@@ -3,6 +3,7 @@ package app.etlo.core.termination;
 import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.TerminationMethod;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 
@@ -33,12 +34,22 @@ public record EndPlanned(
 
     public record Planting(LocalDate on, Crop crop) {}
 
+    /** The same ended by other methods, all on one day. */
+    public EndPlanned by(LocalDate day, List<TerminationMethod> methods) {
+        return new EndPlanned(
+                methods.stream().map(m -> new Pass(day, m, Optional.empty())).toList(),
+                planting,
+                grazed,
+                grass,
+                blooms);
+    }
+
     /** The same ended on another day, with its passes as far apart. */
     public EndPlanned endedOn(LocalDate day) {
         if (passes.isEmpty()) {
             return this;
         }
-        long by = java.time.temporal.ChronoUnit.DAYS.between(passes.get(0).on(), day);
+        long by = ChronoUnit.DAYS.between(passes.get(0).on(), day);
         return new EndPlanned(
                 passes.stream()
                         .map(p -> new Pass(p.on().plusDays(by), p.method(), p.product()))

@@ -1,8 +1,8 @@
 package app.etlo.server.evaluation;
 
 import app.etlo.core.plan.asked.EndDates.DatesView;
-import app.etlo.core.plan.asked.EndDates.PointView;
-import app.etlo.core.plan.asked.EndDates.RowView;
+import app.etlo.core.plan.asked.EndRows.PointView;
+import app.etlo.core.plan.asked.EndRows.RowView;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;

@@ -27,7 +27,8 @@ public final class EndMethods {
     private final Evaluated e;
     private final CoverResult cover;
     private final List<TerminationMethod> planned;
-    private final boolean chosen;
+    private final List<TerminationMethod> played;
+    private final Optional<String> instead;
 
     /**
      * A way of ending.
@@ -56,20 +57,23 @@ public final class EndMethods {
     EndMethods(Evaluated e, CoverResult cover) {
         this.e = e;
         this.cover = cover;
-        List<TerminationMethod> named = e.inTime().timeline().endings(cover.id()).stream()
+        this.planned = e.inTime().timeline().endings(cover.id()).stream()
                 .map(Timeline.Ending::method)
                 .toList();
-        this.chosen = !named.isEmpty() && !named.get(0).isWinter();
-        this.planned = chosen ? named : List.of(usual());
+        this.instead = planned.isEmpty()
+                ? Optional.of("as no way is chosen yet")
+                : planned.get(0).isWinter() ? Optional.of("as winter chooses its own day") : Optional.empty();
+        this.played = instead.isPresent() ? List.of(usual()) : planned;
     }
 
-    /** The passes of the plan; the usual way of this field where it names none, or leaves the cover to winter. */
-    List<TerminationMethod> planned() {
-        return planned;
+    /** The passes with which days are compared: the plan's, or the usual way of this field. */
+    List<TerminationMethod> played() {
+        return played;
     }
 
-    boolean isChosen() {
-        return chosen;
+    /** Why the days are not compared with the plan's own passes; empty where they are. */
+    Optional<String> instead() {
+        return instead;
     }
 
     /** Those whose kill depends on what lives and when. */
@@ -206,7 +210,7 @@ public final class EndMethods {
                 m.practice().leaves(),
                 reasons.stream().map(e::said).toList(),
                 !forbidden,
-                chosen && planned.contains(m));
+                planned.contains(m));
     }
 
     private static boolean moves(TerminationMethod m) {

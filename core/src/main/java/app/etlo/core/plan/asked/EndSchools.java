@@ -118,7 +118,7 @@ public final class EndSchools {
                         "Nitrogen in the tops",
                         "From the cover",
                         "Soil water at planting",
-                        "Covered at planting"),
+                        "Residue cover at planting"),
                 "Passes by the library's custom rates, " + Use.PRICE_CURRENCY + " of " + Use.PRICE_YEAR
                         + ", not at yours; products are not in them.",
                 views);
@@ -245,7 +245,7 @@ public final class EndSchools {
                 .filter(r -> r.id().equals(row))
                 .flatMap(r -> r.points().stream())
                 .filter(p -> p.middle() >= least)
-                .map(EndDates.PointView::on)
+                .map(EndRows.PointView::on)
                 .findFirst();
     }
 

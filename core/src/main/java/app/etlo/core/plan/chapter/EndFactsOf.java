@@ -5,6 +5,7 @@ import app.etlo.core.ground.CoverCost;
 import app.etlo.core.ground.GroundCourse;
 import app.etlo.core.ground.GroundCourse.OfGround;
 import app.etlo.core.ground.GroundCourse.OfPlant;
+import app.etlo.core.ground.SeedZone;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.knowledge.StageSpread;
 import app.etlo.core.mix.Prospect;
@@ -37,7 +38,6 @@ final class EndFactsOf {
     /** Fed so near to planting it is fed at planting. */
     private static final int AT_PLANTING_DAYS = 3;
 
-    private static final double DRY = 0.5;
     /** In soil this cold nothing opens and no bee flies (common practice: from 8 to 10 degrees on). */
     private static final double BEES_FLY_C = 8;
 
@@ -156,11 +156,7 @@ final class EndFactsOf {
                     Percentiles.of(top).at(0.5),
                     Percentiles.of(y.rain(from, d.plusDays(EMERGED_DAYS))).at(0.5),
                     cost.map(k -> k.waterMm().middle()).orElse(0.0),
-                    100.0
-                            * IntStream.range(0, c.members())
-                                    .filter(m -> c.ground(at, OfGround.WATER_1, m) < DRY)
-                                    .count()
-                            / c.members());
+                    SeedZone.dryYearsPercent(c, at));
         }));
     }
 

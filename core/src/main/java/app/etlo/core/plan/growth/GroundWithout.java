@@ -3,7 +3,6 @@ package app.etlo.core.plan.growth;
 import app.etlo.core.ground.CoverCost;
 import app.etlo.core.ground.GroundCourse;
 import app.etlo.core.ground.GroundCourse.OfGround;
-import app.etlo.core.ground.GroundCourse.OfPlant;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.weather.Percentiles;
 import java.time.LocalDate;
@@ -46,15 +45,7 @@ record GroundWithout(double[] waterMm, List<Nitrogen> early) {
     }
 
     private static Nitrogen nitrogen(GroundCourse c, int record, List<Integer> crop) {
-        double[] inCrop = c.sum(record, crop, OfPlant.NITROGEN_KG_HA);
-        return new Nitrogen(
-                IntStream.range(0, c.members())
-                        .mapToDouble(m -> inCrop[m]
-                                + c.ground(record, OfGround.MINERAL_N_1, m)
-                                + c.ground(record, OfGround.MINERAL_N_2, m)
-                                + c.ground(record, OfGround.MINERAL_N_3, m))
-                        .toArray(),
-                c.ground(record, OfGround.RESIDUE_N_KG_HA));
+        return new Nitrogen(EarlyNitrogen.freeKgHa(c, record, crop), c.ground(record, OfGround.RESIDUE_N_KG_HA));
     }
 
     /** What a cover costs that the other ground carries. */

@@ -101,11 +101,6 @@ public final class PlanGround {
         return new GroundSimulation(events.script(soil), weather).records(day(first), day(end), Optional.of(run));
     }
 
-    /** Every day from one to before another of other events that this run goes on from. */
-    GroundCourse days(GroundEvents events, LocalDate first, LocalDate end) {
-        return new GroundSimulation(events.script(soil), weather).days(day(first), day(end), Optional.of(run));
-    }
-
     /** Every day from one to before another, in every weather year. */
     public GroundCourse days(LocalDate first, LocalDate end) {
         return new GroundSimulation(script, weather).days(day(first), day(end), Optional.of(run));

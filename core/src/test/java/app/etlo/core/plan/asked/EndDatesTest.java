@@ -8,8 +8,8 @@ import app.etlo.core.ground.CoverCost;
 import app.etlo.core.knowledge.StageSpread;
 import app.etlo.core.plan.FieldPlans;
 import app.etlo.core.plan.asked.EndDates.DatesView;
-import app.etlo.core.plan.asked.EndDates.PointView;
 import app.etlo.core.plan.asked.EndMethods.MethodView;
+import app.etlo.core.plan.asked.EndRows.PointView;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.document.Refused;
 import app.etlo.core.quantity.Unit;
@@ -110,6 +110,33 @@ class EndDatesTest {
         var vetch = E.knowledge().species().get("hairy-vetch");
         assertThat(StageSpread.farEnough(1, StageSpread.half(vetch))).isLessThan(0.2);
         assertThat(roller.killsAt(vetch, 1.2)).isGreaterThan(0.75);
+    }
+
+    @Test
+    void a_line_of_the_table_is_whole_long_before_planting_too() {
+        assertThat(row("tops")).containsAll(row("water"));
+        assertThat(row("water").first()).isBefore(LocalDate.parse("2027-01-01"));
+    }
+
+    private static java.util.TreeSet<LocalDate> row(String id) {
+        return SEEN.rows().stream()
+                .filter(r -> r.id().equals(id))
+                .flatMap(r -> r.points().stream())
+                .map(PointView::on)
+                .collect(Collectors.toCollection(java.util.TreeSet::new));
+    }
+
+    /** Frost keeps no date, so days are compared with the usual tool; the way of the plan is still winter. */
+    @Test
+    void a_plan_that_leaves_it_to_winter_says_what_the_days_are_compared_with() {
+        DatesView v = EndDates.of(plan("2027-03-01", "winterkill", "").evaluated(), "v1", true);
+        assertThat(v.instead().orElseThrow()).contains("winter");
+        assertThat(v.method()).isEqualTo("burndown herbicide");
+        assertThat(v.methods())
+                .filteredOn(MethodView::planned)
+                .extracting(MethodView::id)
+                .containsExactly("winterkill");
+        assertThat(SEEN.instead()).isEmpty();
     }
 
     @Test
