@@ -158,7 +158,7 @@ export function FieldStep() {
         <WorkPart {...part} />
       </Part>
       <Part
-        title="How this farm mixes"
+        title="The farm: schools, rules, labels"
         holds={
           Object.keys(farm.schools ?? {}).length > 0
             ? counted(Object.keys(farm.schools ?? {}).length, 'school chosen', 'schools chosen')

@@ -53,8 +53,9 @@ public record FieldFacts(
      * @param score of its layers, 1 friable to 5 compact, weighted by their thickness
      * @param worst score of a layer
      * @param worstFromCm where that layer begins
+     * @param worstToCm where it ends
      */
-    public record SpadeTest(LocalDate on, double score, double worst, double worstFromCm) {}
+    public record SpadeTest(LocalDate on, double score, double worst, double worstFromCm, double worstToCm) {}
 
     /**
      * A crop of the past that the library knows.

@@ -14,8 +14,8 @@ final class SpadeTestPoor extends Judgement {
     private static final double ACT = 3;
     /** A change of less is within what two people score apart; Etlo's own. */
     private static final double TELLS_APART = 0.5;
-    /** Treading reaches so deep (common practice). */
-    private static final double TREADING_CM = 8;
+    /** Treading reaches 5 to 8 cm deep, and few score thinner layers than this (common practice). */
+    private static final double TREADING_CM = 10;
 
     SpadeTestPoor() {
         super(
@@ -42,11 +42,11 @@ final class SpadeTestPoor extends Judgement {
                 "field",
                 Optional.empty(),
                 "The spade test of " + Shown.date(last.on()) + " scores " + Shown.plain(last.score(), 1)
-                        + " of 5, and the worst layer " + Shown.plain(last.worst(), 1) + " from "
-                        + Said.of(Math.round(last.worstFromCm()), Unit.CENTIMETRE)
-                        + " down: above 3 the soil needs help. "
+                        + " of 5, and the worst layer " + Shown.plain(last.worst(), 1) + ", "
+                        + Said.span(Math.round(last.worstFromCm()), Math.round(last.worstToCm()), Unit.CENTIMETRE)
+                        + " deep: above 3 the soil needs help. "
                         + since(tests)
-                        + (last.worstFromCm() < TREADING_CM
+                        + (last.worstToCm() <= TREADING_CM
                                 ? "What lies on top is treading or traffic: roots, worms and frost mend it, and steel does not."
                                 : "Roots first, where they still go through; steel only where the soil at that depth crumbles.")
                         + " No-till started on it keeps the damage for years.",

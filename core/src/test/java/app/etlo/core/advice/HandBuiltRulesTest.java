@@ -592,7 +592,7 @@ class HandBuiltRulesTest {
                         with(cover().share("cowpea", 60).sown("2026-09-20").seedbed("cowpea", 20, 10))),
                 new Rule(
                         "spade-test-poor",
-                        "scores 3.4 of 5, and the worst layer 4.0 from ",
+                        "scores 3.4 of 5, and the worst layer 4.0, ",
                         wheat().spade("2026-04-10", 3.4, 4, 15),
                         wheat().spade("2025-04-10", 3.4, 4, 15).spade("2026-04-10", 2.4, 3, 15)),
                 new Rule(

@@ -286,7 +286,7 @@ final class Scene {
     }
 
     Scene spade(String on, double score, double worst, double worstFromCm) {
-        spadeTests.add(new FieldFacts.SpadeTest(day(on), score, worst, worstFromCm));
+        spadeTests.add(new FieldFacts.SpadeTest(day(on), score, worst, worstFromCm, worstFromCm + 15));
         return this;
     }
 

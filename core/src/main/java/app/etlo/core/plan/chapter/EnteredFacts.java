@@ -65,16 +65,18 @@ public final class EnteredFacts {
         double sum = 0;
         double worst = 0;
         double worstFrom = 0;
+        double worstTo = 0;
         for (FieldEntry.SpadeLayer l : layers) {
             double to = l.depth().in(Unit.CENTIMETRE);
             sum += l.score() * (to - from);
             if (l.score() > worst) {
                 worst = l.score();
                 worstFrom = from;
+                worstTo = to;
             }
             from = to;
         }
-        return new FieldFacts.SpadeTest(day, sum / from, worst, worstFrom);
+        return new FieldFacts.SpadeTest(day, sum / from, worst, worstFrom, worstTo);
     }
 
     /** A crop of the past by its id or name; empty where the library has none like it. */
