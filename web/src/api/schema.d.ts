@@ -1825,6 +1825,10 @@ export interface components {
             on: string;
             operationId: string;
         };
+        DatesAnswer: {
+            dates?: components["schemas"]["DatesView"];
+            why?: string;
+        };
         DatesRequest: {
             /** Format: date */
             asOf: string;
@@ -4105,7 +4109,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DatesView"];
+                    "application/json": components["schemas"]["DatesAnswer"];
                 };
             };
         };

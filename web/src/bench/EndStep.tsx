@@ -36,27 +36,16 @@ function Days({ coverId }: { coverId: string }) {
     evaluation?.section.pins.find((p) => p.operationId === operationOf(plan, 'end', coverId)?.id)
       ?.date ?? operationOf(plan, 'end', coverId)?.when.on;
   const day = operationOf(plan, 'end', coverId)?.when.on ?? planned;
-  const sown = operationOf(plan, 'sow', coverId) !== undefined;
-  const { dates, problem, busy } = useEndDates(
+  const { dates, why, problem, busy } = useEndDates(
     plan,
     coverId,
-    sown && evaluation !== undefined && state.problems.length === 0,
+    evaluation !== undefined && state.problems.length === 0,
   );
-  if (!sown) {
-    return (
-      <p className="mt-3 text-[13.5px] text-ink2 italic">
-        Date the sowing: then the days and the ways of ending are set side by side here.
-      </p>
-    );
-  }
   if (!dates) {
-    return problem ? (
-      <p role="status" className="mt-3">
-        {problem.message}
-      </p>
-    ) : (
-      <p role="status" className="mt-3 italic">
-        ending the cover on each day
+    const said = problem?.message ?? why;
+    return (
+      <p role="status" className="mt-3 text-[13.5px] text-ink2 italic">
+        {said ?? 'ending the cover on each day'}
       </p>
     );
   }

@@ -30,12 +30,16 @@ export function Methods({
         )
       }
     >
-      {(dates) => (
-        <>
-          <MethodTable methods={dates.methods} day={dates.methodsOn} onTake={onTake} />
-          <NextDays dates={dates} />
-        </>
-      )}
+      {({ dates, why }) =>
+        dates ? (
+          <>
+            <MethodTable methods={dates.methods} day={dates.methodsOn} onTake={onTake} />
+            <NextDays dates={dates} />
+          </>
+        ) : (
+          <p role="status">{why}</p>
+        )
+      }
     </AskedDetails>
   );
 }

@@ -22,8 +22,8 @@ export function useEndDates(plan: Plan, coverId: string, asks: boolean) {
     gcTime: 60_000,
     staleTime: Infinity,
     retry: false,
-    placeholderData: (before: Dates | undefined) =>
-      before?.coverId === coverId ? before : undefined,
+    placeholderData: (before: Schemas['DatesAnswer'] | undefined) =>
+      before?.dates?.coverId === coverId ? before : undefined,
     queryFn: async ({ signal }: { signal: AbortSignal }) =>
       taken(
         await api.POST('/api/covers/end-dates', {
@@ -35,7 +35,8 @@ export function useEndDates(plan: Plan, coverId: string, asks: boolean) {
   const whole = useQuery({ ...ask(false), enabled: asks });
   const first = useQuery({ ...ask(true), enabled: asks && !whole.data });
   return {
-    dates: whole.data ?? first.data,
+    dates: whole.data?.dates ?? first.data?.dates,
+    why: (whole.data ?? first.data)?.why,
     problem: whole.error ?? first.error,
     busy: whole.isFetching,
   };

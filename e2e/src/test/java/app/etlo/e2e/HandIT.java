@@ -121,11 +121,11 @@ class HandIT extends InBrowser {
 
     @Test
     void a_note_is_opened_from_its_flag_answered_and_kept() {
-        type("Cover ended", "15 May 2027");
+        type("Cover ended", "18 May 2027");
         Locator flag = page.getByRole(
                 AriaRole.BUTTON,
                 new Page.GetByRoleOptions()
-                        .setName(java.util.regex.Pattern.compile("^stop: Ended 3 days after planting")));
+                        .setName(java.util.regex.Pattern.compile("^stop: Ended 6 days after planting")));
         assertThat(flag).isVisible();
         flag.focus();
         page.keyboard().press("Enter");
@@ -140,7 +140,7 @@ class HandIT extends InBrowser {
         page.reload();
         assertThat(notes).containsText("accepted: contact herbicide before emergence");
         // changed facts open it again
-        type("Cover ended", "16 May 2027");
+        type("Cover ended", "19 May 2027");
         assertThat(notes).not().containsText("contact herbicide");
     }
 

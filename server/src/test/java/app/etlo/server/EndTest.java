@@ -43,8 +43,9 @@ class EndTest {
 
     @Test
     void days_come_coarse_and_whole_and_schools_beside_them() {
-        JsonNode first =
-                us.post("/api/covers/end-dates", ask().put("coarse", true)).json();
+        JsonNode first = us.post("/api/covers/end-dates", ask().put("coarse", true))
+                .json()
+                .path("dates");
         assertThat(first.path("coarse").asBoolean()).isTrue();
         JsonNode whole =
                 us.post("/api/covers/end-dates", ask().put("coarse", false)).json();
@@ -52,6 +53,17 @@ class EndTest {
         assertThat(row(whole, "tops")).isEqualTo(row(first, "tops"));
         JsonNode schools = us.post("/api/covers/end-schools", ask()).json();
         assertThat(schools.path("schools").size()).isGreaterThan(5);
+    }
+
+    /** A page asks for it by itself: that there is nothing to compare yet is no error. */
+    @Test
+    void a_cover_whose_days_are_past_is_told_so() {
+        JsonNode past = us.post(
+                        "/api/covers/end-dates", ask().put("asOf", "2029-01-01").put("coarse", false))
+                .json();
+        assertThat(past.path("why").asText()).contains("past");
+        assertThat(past.path("dates").isMissingNode() || past.path("dates").isNull())
+                .isTrue();
     }
 
     @Test

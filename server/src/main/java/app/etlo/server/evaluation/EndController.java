@@ -37,11 +37,11 @@ class EndController {
             @NotBlank String coverId,
             boolean coarse) {}
 
-    /** What ending a cover on each day gains and costs. */
+    /** What ending a cover on each day gains and costs, or why there is nothing to compare. */
     @Limited(Limited.Kind.EVALUATE)
     @Access(Who.MEMBER)
     @PostMapping("/api/covers/end-dates")
-    EndDates.DatesView dates(@Valid @RequestBody DatesRequest r) {
+    EndDates.DatesAnswer dates(@Valid @RequestBody DatesRequest r) {
         return evaluations.evaluated(r.plan(), r.asOf(), e -> EndDates.of(e, r.coverId(), r.coarse()));
     }
 
@@ -64,7 +64,8 @@ class EndController {
     @Access(Who.MEMBER)
     @PostMapping(value = "/api/covers/end-dates/workbook", produces = XLSX)
     ResponseEntity<byte[]> workbook(@Valid @RequestBody DatesRequest r) {
-        EndDates.DatesView dates = evaluations.evaluated(r.plan(), r.asOf(), e -> EndDates.of(e, r.coverId(), false));
+        EndDates.DatesView dates = evaluations.evaluated(
+                r.plan(), r.asOf(), e -> EndDates.of(e, r.coverId(), false).require());
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,

@@ -80,6 +80,26 @@ public final class EndDates {
             Optional<Instant> forecastOf,
             List<NextDays.NextDayView> nextDays) {}
 
+    /**
+     * The days, or why there are none to compare yet.
+     *
+     * @param why what is missing, as a sentence; absent where there are days
+     */
+    public record DatesAnswer(Optional<DatesView> dates, Optional<String> why) {
+        private static DatesAnswer none(String why) {
+            return new DatesAnswer(Optional.empty(), Optional.of(why));
+        }
+
+        /**
+         * The days.
+         *
+         * @throws Refused where there are none
+         */
+        public DatesView require() {
+            return dates.orElseThrow(() -> new Refused("/coverId", why.orElseThrow()));
+        }
+    }
+
     private final Evaluated e;
     private final CoverResult cover;
     private final Optional<CropInTime> crop;
@@ -103,34 +123,40 @@ public final class EndDates {
      * Of a cover.
      *
      * @param coarse whether a first answer is enough: the living stand and what would kill it
-     * @throws Refused when the plan has no such cover, it is not sown or simulated, or it has ended
+     * @return no days where it is not sown or simulated, or its days are past
+     * @throws Refused when the plan has no such cover
      */
-    public static DatesView of(Evaluated e, String coverId, boolean coarse) {
+    public static DatesAnswer of(Evaluated e, String coverId, boolean coarse) {
         CoverResult cover = e.covers().stream()
                 .filter(c -> c.id().equals(coverId))
                 .findFirst()
                 .orElseThrow(() -> new Refused("/coverId", "the plan has no such cover"));
         if (cover.sown().isEmpty() || cover.mix().blend().isEmpty()) {
-            throw new Refused(
-                    "/coverId", "date the sowing and give the mix its rates: then the days of the end are compared");
+            return DatesAnswer.none(
+                    "Date the sowing and give the mix its rates: then the days of its end are compared here.");
         }
-        return new EndDates(e, cover).view(coarse);
+        return new EndDates(e, cover).answer(coarse);
     }
 
-    private DatesView view(boolean coarse) {
+    private DatesAnswer answer(boolean coarse) {
         LocalDate sown = cover.sown().orElseThrow();
         LocalDate first = later(e.asOf(), sown.plusDays(AFTER_SOWING));
         LocalDate last = planting.map(p -> p.plusDays(BEYOND_PLANTING))
                 .or(() -> planned.map(p -> p.plusDays(BEYOND_END)))
                 .orElseGet(() -> sown.plusDays(AT_MOST));
         if (!first.isBefore(last)) {
-            throw new Refused("/coverId", "the days on which it could end are past");
+            return DatesAnswer.none("The days on which it could end are past.");
         }
         TreeSet<LocalDate> days = days(first, last, planting.or(() -> planned).orElse(last));
-        EndBranches branches = e.growth()
+        return e.growth()
                 .branches(cover.inTime(), first, this::ended, days)
                 .filter(b -> b.covers(first))
-                .orElseThrow(() -> new Refused("/coverId", "nothing is simulated: the field has no weather"));
+                .map(b -> new DatesAnswer(Optional.of(view(coarse, first, last, days, b)), Optional.empty()))
+                .orElseGet(() -> DatesAnswer.none("Nothing is simulated: the field has no weather yet."));
+    }
+
+    private DatesView view(
+            boolean coarse, LocalDate first, LocalDate last, TreeSet<LocalDate> days, EndBranches branches) {
         LivingCover living = new LivingCover(e, cover.id(), branches.alive());
         LocalDate to = living.ripe(first, last);
         readDays(first, to, days).forEach(d -> {

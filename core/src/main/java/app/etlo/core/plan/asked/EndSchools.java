@@ -94,7 +94,7 @@ public final class EndSchools {
                 .flatMap(n -> n.planted())
                 .orElseThrow(() ->
                         new Refused("/coverId", "date the planting of the crop that follows: schools are set by it"));
-        EndDates.DatesView dates = EndDates.of(now, coverId, true);
+        EndDates.DatesView dates = EndDates.of(now, coverId, true).require();
         List<EndSchoolView> views = new ArrayList<>();
         for (School s : schools(now, cover, planting, dates)) {
             views.add(view(now, plan, coverId, s, evaluate, false));

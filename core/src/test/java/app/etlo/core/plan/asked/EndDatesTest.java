@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
 /** The table of dates: each day is the plan with its cover ended then. */
 class EndDatesTest {
     private static final Evaluated E = plan("2027-04-27", "burndown", "").evaluated();
-    private static final DatesView SEEN = EndDates.of(E, "v1", false);
+    private static final DatesView SEEN = EndDates.of(E, "v1", false).require();
 
     private static FieldPlans plan(String end, String method, String field) {
         return FieldPlans.of()
@@ -129,7 +129,8 @@ class EndDatesTest {
     /** Frost keeps no date, so days are compared with the usual tool; the way of the plan is still winter. */
     @Test
     void a_plan_that_leaves_it_to_winter_says_what_the_days_are_compared_with() {
-        DatesView v = EndDates.of(plan("2027-03-01", "winterkill", "").evaluated(), "v1", true);
+        DatesView v = EndDates.of(plan("2027-03-01", "winterkill", "").evaluated(), "v1", true)
+                .require();
         assertThat(v.instead().orElseThrow()).contains("winter");
         assertThat(v.method()).isEqualTo("burndown herbicide");
         assertThat(v.methods())
@@ -141,7 +142,7 @@ class EndDatesTest {
 
     @Test
     void a_first_answer_tells_what_lives_and_not_yet_what_the_ground_comes_to() {
-        DatesView first = EndDates.of(E, "v1", true);
+        DatesView first = EndDates.of(E, "v1", true).require();
         assertThat(first.coarse()).isTrue();
         assertThat(first.rows())
                 .extracting(r -> r.id())
@@ -172,7 +173,7 @@ class EndDatesTest {
                                 java.util.Optional.of(forecast),
                                 context.corrections()),
                         LocalDate.parse("2027-04-20"));
-        DatesView v = EndDates.of(e, "v1", true);
+        DatesView v = EndDates.of(e, "v1", true).require();
         assertThat(v.nextDays())
                 .extracting(d -> d.spray().orElse("fits"))
                 .containsExactly("fits", "too cold by night", "rain");
@@ -184,13 +185,14 @@ class EndDatesTest {
     @Test
     void ways_that_do_not_fit_are_listed_with_the_reason() {
         DatesView organic = EndDates.of(
-                plan(
-                                "2027-04-27",
-                                "roller-crimper",
-                                ",\"certification\":\"organic\",\"equipment\":[{\"name\":\"Roller\",\"kind\":\"roller-crimper\"}]")
-                        .evaluated(),
-                "v1",
-                true);
+                        plan(
+                                        "2027-04-27",
+                                        "roller-crimper",
+                                        ",\"certification\":\"organic\",\"equipment\":[{\"name\":\"Roller\",\"kind\":\"roller-crimper\"}]")
+                                .evaluated(),
+                        "v1",
+                        true)
+                .require();
         Map<String, MethodView> ways =
                 organic.methods().stream().collect(Collectors.toMap(MethodView::id, Function.identity()));
         assertThat(ways.get("burndown").usable()).isFalse();
@@ -208,6 +210,7 @@ class EndDatesTest {
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("no such cover");
         Evaluated later = plan("2027-04-27", "burndown", "").evaluated(LocalDate.parse("2027-06-20"));
-        assertThatThrownBy(() -> EndDates.of(later, "v1", true)).hasMessageContaining("past");
+        assertThat(EndDates.of(later, "v1", true).why().orElseThrow()).contains("past");
+        assertThatThrownBy(() -> EndDates.of(later, "v1", true).require()).isInstanceOf(Refused.class);
     }
 }
