@@ -125,7 +125,7 @@ class HandIT extends InBrowser {
         Locator flag = page.getByRole(
                 AriaRole.BUTTON,
                 new Page.GetByRoleOptions()
-                        .setName(java.util.regex.Pattern.compile("^stop: Ended 6 days after planting")));
+                        .setName(java.util.regex.Pattern.compile("^stop: Grain corn is planted green.* more here")));
         assertThat(flag).isVisible();
         flag.focus();
         page.keyboard().press("Enter");

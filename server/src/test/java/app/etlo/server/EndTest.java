@@ -47,8 +47,9 @@ class EndTest {
                 .json()
                 .path("dates");
         assertThat(first.path("coarse").asBoolean()).isTrue();
-        JsonNode whole =
-                us.post("/api/covers/end-dates", ask().put("coarse", false)).json();
+        JsonNode whole = us.post("/api/covers/end-dates", ask().put("coarse", false))
+                .json()
+                .path("dates");
         assertThat(row(whole, "water").path("points").size()).isGreaterThan(10);
         assertThat(row(whole, "tops")).isEqualTo(row(first, "tops"));
         JsonNode schools = us.post("/api/covers/end-schools", ask()).json();

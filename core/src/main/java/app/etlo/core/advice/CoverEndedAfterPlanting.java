@@ -1,6 +1,7 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.quantity.Shown;
+import app.etlo.core.termination.EndGaps;
 import app.etlo.core.working.Source;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -10,8 +11,6 @@ import java.util.stream.Stream;
 /** The cover is ended after the crop is in the ground. */
 final class CoverEndedAfterPlanting extends Judgement {
     /** A crop is up soon after. */
-    private static final int UP_DAYS = 5;
-
     CoverEndedAfterPlanting() {
         super(
                 "cover-ended-after-planting",
@@ -26,10 +25,10 @@ final class CoverEndedAfterPlanting extends Judgement {
     @Override
     public Stream<Note> judge(Situation s) {
         return s.covers().stream()
-                .flatMap(c -> c.end().stream()
+                .flatMap(c -> c.lastEnd().stream()
                         .flatMap(end -> c.next().stream()
                                 .flatMap(n -> n.planted().stream())
-                                .filter(planted -> end.date().isAfter(planted.plusDays(UP_DAYS)))
+                                .filter(planted -> end.date().isAfter(planted.plusDays(EndGaps.PLANTING_TO_END)))
                                 .map(planted -> speak(c.id(), end.date(), planted))));
     }
 

@@ -123,11 +123,7 @@ final class EndTiming {
     }
 
     private static Optional<Long> deadDays(Situation.Cover c) {
-        return c.end().flatMap(e -> planted(c).map(p -> ChronoUnit.DAYS.between(last(c).date(), p)));
-    }
-
-    private static Termination last(Situation.Cover c) {
-        return c.endings().get(c.endings().size() - 1);
+        return c.lastEnd().flatMap(e -> planted(c).map(p -> ChronoUnit.DAYS.between(e.date(), p)));
     }
 
     private static Optional<Said> rule(Situation s, Situation.Cover c) {
@@ -148,6 +144,8 @@ final class EndTiming {
     private static Optional<Said> gap(Situation.Cover c, boolean label) {
         List<EndGap> open = c.ending().gaps().stream()
                 .filter(g -> g.ofLabel() == label && !g.holds())
+                // an end after planting is a stop of its own: CoverEndedAfterPlanting
+                .filter(g -> !g.id().equals(EndGaps.AFTER_PLANTING))
                 .toList();
         return open.isEmpty()
                 ? Optional.empty()

@@ -69,9 +69,8 @@ final class PlantedGreen {
                                         : "no nitrogen is fed")
                                 + " beside the row or in the furrow within days of planting. Corn in a living or dying grass"
                                 + " starves for nitrogen first: plan " + s.sayRound(33, Unit.KG_PER_HA) + " to "
-                                + s.sayRound(56, Unit.KG_PER_HA) + " there (step Feed, with its placement), and"
-                                + " walk the field twice a week from emergence for armyworm, cutworm and slugs. Whoever is new to it"
-                                + " starts with soybean.",
+                                + s.sayRound(56, Unit.KG_PER_HA)
+                                + " there (step Feed, with its placement). Whoever is new to it starts with soybean.",
                         List.of(
                                 "green " + n.planted().orElseThrow(),
                                 "near row " + Math.round(c.facts().nearRowKgHa())),
@@ -89,7 +88,7 @@ final class PlantedGreen {
 
     private static String asks(Crop crop) {
         if (EndGaps.isCorn(crop)) {
-            return "Scout from emergence: armyworm, cutworm, slugs and seedling disease live on the dying grass.";
+            return "Walk it twice a week from emergence: armyworm, cutworm, slugs and seedling disease live on the dying grass.";
         }
         if (crop.id().equals("soybean")) {
             return "No gap for seedling disease is known to be needed; watch slugs, seedcorn maggot and whether the slot closes.";

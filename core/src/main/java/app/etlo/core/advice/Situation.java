@@ -109,6 +109,11 @@ public record Situation(
             return endings.stream().findFirst();
         }
 
+        /** The last of its endings. */
+        public Optional<Termination> lastEnd() {
+            return endings.stream().reduce((a, b) -> b);
+        }
+
         public Optional<Blend> blend() {
             return mix.blend();
         }

@@ -16,7 +16,9 @@ public final class EndGaps {
     /** Grasses are dead so long before corn: seedling disease (common practice: 10 to 14 days). */
     private static final int GRASS_TO_CORN = 10;
     /** The crop is up soon after (common practice, and the widest of the published zones). */
-    private static final int PLANTING_TO_END = 5;
+    public static final int PLANTING_TO_END = 5;
+    /** The gap that is too long where an end comes after planting. */
+    public static final String AFTER_PLANTING = "planting-to-end";
 
     private EndGaps() {}
 
@@ -89,7 +91,7 @@ public final class EndGaps {
         }
         if (last.on().isAfter(planting.on())) {
             found.add(new EndGap(
-                    "planting-to-end",
+                    AFTER_PLANTING,
                     sown,
                     planting.on(),
                     name(last),
