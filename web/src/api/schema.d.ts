@@ -292,6 +292,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fields/{fieldId}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fields/{fieldId}/log/{ref}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["write"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fields/{fieldId}/outside": {
         parameters: {
             query?: never;
@@ -1597,6 +1629,7 @@ export interface components {
             /** Format: double */
             coverPercent?: number;
             evidence?: string;
+            gate?: components["schemas"]["GateEntry"];
             height?: components["schemas"]["Quantity"];
             id: string;
             nodules?: string;
@@ -2299,6 +2332,21 @@ export interface components {
             wanted: string;
             why: string;
         };
+        GateEntry: {
+            /** Format: double */
+            alivePercent?: number;
+            /** Format: double */
+            bloomPercent?: number;
+            clumpDepth?: components["schemas"]["Quantity"];
+            /** Format: double */
+            coldestC?: number;
+            kind: string;
+            matDepth?: components["schemas"]["Quantity"];
+            /** Format: double */
+            sheddingPercent?: number;
+            soil?: string;
+            zone?: string;
+        };
         Graze: {
             id: string;
             /**
@@ -2338,6 +2386,7 @@ export interface components {
             causes: string[];
             /** Format: date */
             next?: string;
+            proposal?: components["schemas"]["LibraryProposal"];
             said: string;
             toDo?: string;
             word: string;
@@ -2623,6 +2672,12 @@ export interface components {
             figure: components["schemas"]["FigureView"];
             label: string;
         };
+        LibraryProposal: {
+            column: string;
+            species: string;
+            value: string;
+            why: string;
+        };
         Line: {
             kind: string;
             /** Format: int64 */
@@ -2641,6 +2696,24 @@ export interface components {
             label: string;
             /** Format: date-time */
             savedAt: string;
+        };
+        LogSave: {
+            check?: components["schemas"]["CheckEntry"];
+            coverId: string;
+            /** Format: date */
+            on: string;
+            replaces?: string;
+        };
+        LogView: {
+            /** Format: date-time */
+            at: string;
+            author: string;
+            check?: components["schemas"]["CheckEntry"];
+            coverId: string;
+            /** Format: date */
+            on: string;
+            ref: string;
+            stands: boolean;
         };
         LotEntry: {
             bagSize?: components["schemas"]["Quantity"];
@@ -4450,6 +4523,53 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["ComparedView"];
                 };
+            };
+        };
+    };
+    log: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fieldId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogView"][];
+                };
+            };
+        };
+    };
+    write: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fieldId: string;
+                ref: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LogSave"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -10,7 +10,7 @@ import { today } from '../api/client';
 import { BenchHead } from './BenchHead';
 import { Doings } from './Doings';
 import { Feedings } from './Feedings';
-import { QuadratFields } from './QuadratFields';
+import { QuadratFields } from '../ui/QuadratFields';
 import { StandTable } from './StandTable';
 import { useEndDates } from './end/asked';
 import { DateStrips } from './end/DateStrips';
@@ -21,9 +21,12 @@ import { PlanB } from './end/PlanB';
 import { Schools } from './end/Schools';
 import { Spray } from './end/Spray';
 import { useCover } from './pick';
+import { FieldGates } from '../log/FieldGates';
 
 type Stand = Schemas['StandEntry'];
 
+/** What is looked at for the end; the others stand at step Grow. */
+const END_GATES = ['pollen', 'bloom', 'mulch', 'soil', 'mat', 'kill', 'regrowth'];
 const SIMULATED = 'simulated';
 /** Notes that contradict the day itself; they stand at it. */
 const CLASHES = ['dates-out-of-order', 'cover-ended-after-planting', 'moves-the-crop'];
@@ -202,6 +205,7 @@ export function EndStep() {
       )}
       <Days coverId={cover.id} />
       <PlanB cover={cover} />
+      <FieldGates cover={cover} kinds={END_GATES} />
       <Gaps coverId={cover.id} />
       <Spray coverId={cover.id} />
       {next && (

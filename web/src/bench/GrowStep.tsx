@@ -5,6 +5,7 @@ import { spokenDate } from '../ui/days';
 import { Stack } from '../ui/Stack';
 import { BenchHead } from './BenchHead';
 import { FieldChecks } from './FieldChecks';
+import { FieldGates } from '../log/FieldGates';
 import { useCover } from './pick';
 
 type Clock = Schemas['ClockView'];
@@ -79,6 +80,7 @@ export function GrowStep() {
       </BenchHead>
       {cover && (
         <>
+          <FieldGates cover={cover} />
           <FieldChecks cover={cover} verdicts={seen?.verdicts ?? {}} />
           {stands?.biomass && (
             <p className="mt-3 text-[14px]" aria-label="What it comes to">

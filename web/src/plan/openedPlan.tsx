@@ -346,6 +346,7 @@ export function opened(
           again((n) => n + 1);
         },
         flush: () => Promise.resolve(),
+        evaluate: () => Promise.resolve(),
         restore,
         copied,
       },

@@ -11,6 +11,8 @@ import { inWords } from './inWords';
 import { captionAt } from './labels';
 import { Frosts, Ground, Names, Stands, Surface, TimeAxis } from './layers';
 import { Pins } from './Pins';
+import { planBDays } from './planB';
+import { PlanBMarks } from './PlanBMarks';
 import { useZoom } from './useZoom';
 import { WeatherRibbon } from './WeatherRibbon';
 import { addDays, dateOf, dayNumber, spokenDate } from '../ui/days';
@@ -123,6 +125,7 @@ export function GroundSection(p: Props) {
       to: held?.to ?? to,
       notes: p.evaluation.notes,
       windows: p.evaluation.windows,
+      planB: planBDays(p.evaluation),
       moved: p.moved,
     }),
     [p.width, p.height, p.fold, p.us, held, from, to, p.evaluation, p.moved],
@@ -227,6 +230,7 @@ export function GroundSection(p: Props) {
         <Surface d={d} prefix={id} thin={!full} />
         {!full && p.focus && <Veil d={d} focus={p.focus} />}
         {full && (d.ribbon ? <WeatherRibbon d={d} /> : <Frosts d={d} />)}
+        <PlanBMarks d={d} />
         <TimeAxis d={d} />
         {full && <Names d={d} inHand={p.inHand} />}
         {p.focus && <Wedge d={d} focus={p.focus} />}

@@ -2,6 +2,7 @@ import type { Evaluation } from '../api/client';
 import type { Flag } from './flags';
 import type { Group, Note } from './model';
 import type { Pin } from './pins';
+import type { PlanBDay, PlanBMark } from './planB';
 import type { Ribbon } from './ribbon';
 import type { Tick, TimeScale } from './scale';
 
@@ -65,6 +66,7 @@ export interface DisplayList {
   layers: number[];
   panY?: number;
   pins: Pin[];
+  planB: PlanBMark[];
   ticks: Tick[];
   heights: { y: number; text: string }[];
   tileY?: number;
@@ -83,6 +85,7 @@ export interface Frame {
   to?: string;
   notes?: Note[];
   windows?: Evaluation['windows'];
+  planB?: PlanBDay[];
   /** Dates that the hand has moved and the evaluation does not know yet, by operation. */
   moved?: Record<string, string>;
 }

@@ -1,10 +1,11 @@
 import type { Evaluation } from '../api/client';
 import type { Section } from './model';
+import { planBDays } from './planB';
 import { spokenDate } from '../ui/days';
 import { inchesOfCm } from '../ui/convert';
 
 /** The section in words, for those who do not see it. */
-export function inWords(s: Section, us: boolean, e?: Pick<Evaluation, 'windows'>) {
+export function inWords(s: Section, us: boolean, e?: Pick<Evaluation, 'windows' | 'end'>) {
   if (s.stands.length === 0) return 'Nothing stands here yet.';
   const stands = s.stands.map(
     (x) =>
@@ -24,5 +25,6 @@ export function inWords(s: Section, us: boolean, e?: Pick<Evaluation, 'windows'>
   const told = windows.length > 0 ? ` Windows: ${windows.join('; ')}.` : '';
   const frosts = s.frosts.map((f) => `${spokenDate(f.from)} to ${spokenDate(f.to)}`);
   const cold = e && frosts.length > 0 ? ` Usual frost: ${frosts.join('; ')}.` : '';
-  return `${stands.join('. ')}. Passes: ${passes.join('; ') || 'none'}.${told}${cold}`;
+  const planB = e ? planBDays(e).map((b) => ` ${b.text}`) : [];
+  return `${stands.join('. ')}. Passes: ${passes.join('; ') || 'none'}.${told}${cold}${planB.join('')}`;
 }

@@ -5,6 +5,7 @@ import { labelOf, spread } from './labels';
 import { residueOf, waterOf } from './living';
 import type { Section } from './model';
 import { pinsOf } from './pins';
+import { planBMarks } from './planB';
 import { ribbonOf } from './ribbon';
 import { months, timeScale } from './scale';
 import { bandOf, shapesOf, withMoved } from './standShapes';
@@ -62,6 +63,7 @@ export function layOut(s: Section, f: Frame): DisplayList {
     layers: full ? s.layerDepthsCm.flatMap((cm) => depthY(s, at, cm) ?? []) : [],
     panY: row ? undefined : depthY(s, at, s.panDepthCm),
     pins: row ? [] : pinsOf(s.pins, s.today, at.scale, f.moved ?? {}, full ? 2 : 0),
+    planB: full ? planBMarks(f.planB ?? [], at.scale) : [],
     ticks: months(at.scale),
     heights: full ? ruler(s, at.ground, at.pxPerM, f.us ?? false) : [],
     tileY: row ? undefined : depthY(s, at, s.tileDepthCm),

@@ -143,7 +143,7 @@ export function FarmPart() {
             label: 'to',
             kind: 'choice',
             needed: true,
-            options: ['planting', 'rolling', 'grazing', 'feeding'],
+            options: ['planting', 'rolling', 'grazing', 'feeding', 're-entry'],
           },
           { key: 'crop', label: 'of', kind: 'choice', options: knowledge.crops },
           { key: 'days', label: 'days at least', kind: 'number', max: 1500, needed: true },

@@ -14,6 +14,28 @@ class EndIT extends InBrowser {
     }
 
     @Test
+    void a_gate_is_passed_on_a_phone_counts_after_a_reload_and_is_taken_back() {
+        page.setViewportSize(390, 844);
+        demo();
+        page.navigate("/fields/field-kettle-hollow/grow");
+        button("Soil does it carry?").click();
+        Locator sheet = page.getByRole(AriaRole.DIALOG);
+        accessible("a gate on a phone");
+        sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("rolls to a worm"))
+                .click();
+        sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Write it down"))
+                .click();
+        assertThat(sheet).hasCount(0);
+        assertThat(region("Gates in the field")).containsText("discs smear the walls of the slot");
+        page.reload();
+        assertThat(region("Gates in the field")).containsText("discs smear the walls of the slot");
+        region("Gates in the field")
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take back: Soil"))
+                .click();
+        assertThat(region("Gates in the field")).not().containsText("discs smear");
+    }
+
+    @Test
     void waiting_is_weighed_by_keys_a_school_taken_and_taken_back_and_plan_b_kept() {
         demo();
         page.navigate("/fields/field-whin-bank/end");

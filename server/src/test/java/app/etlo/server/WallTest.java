@@ -136,6 +136,7 @@ class WallTest {
                 .replace("{coverId}/seed", "v1/seed?asOf=2026-06-01")
                 .replace("{speciesId}", "cereal-rye")
                 .replace("{catchId}", "k1")
+                .replace("{ref}", "e1")
                 .replace("{mixId}", "m1")
                 .replace("{columnId}", "heightM")
                 .replace("{kind}", "field")
@@ -180,6 +181,8 @@ class WallTest {
             body = "{\"fieldIds\":[\"f2\"]}";
         } else if (e.path().endsWith("/plans")) {
             body = "{\"label\":\"a copy\",\"plan\":" + Samples.plan() + "}";
+        } else if (e.path().endsWith("/log/{ref}")) {
+            body = LogTest.kill("2026-05-30", 40);
         } else if (e.path().endsWith("/zone")) {
             body = "{\"zone\":\"Europe/London\"}";
         } else if (e.path().endsWith("/role") || e.path().equals("/api/invitations")) {

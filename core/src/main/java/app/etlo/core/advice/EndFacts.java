@@ -10,7 +10,10 @@ import java.util.Optional;
  */
 public record EndFacts(Stand stand, Plants plants, Optional<Water> water, double nearRowKgHa) {
     public static final EndFacts NONE = new EndFacts(
-            new Stand(0, Optional.empty(), 1, 0, 0), new Plants(Map.of(), Map.of(), Map.of()), Optional.empty(), 0);
+            new Stand(0, Optional.empty(), 1, 0, 0),
+            new Plants(Map.of(), Map.of(), Map.of(), Map.of()),
+            Optional.empty(),
+            0);
 
     /**
      * @param topsKgHa dry, the middle of the years
@@ -22,17 +25,23 @@ public record EndFacts(Stand stand, Plants plants, Optional<Water> water, double
             double topsKgHa, Optional<Double> cn, double aliveShare, double legumeShare, double grassShare) {}
 
     /**
-     * By species, 0 to 1.
+     * By species, 0 to 1 where nothing else is said.
      *
      * @param farEnough share of its plants that a roller or a mower kills as it kills flowering ones
      * @param inBloom share of the years in which it flowers and it is warm enough for insects
      * @param seedSoon share of the years in which it has seed that can grow within ten days
+     * @param stage of the middle year: 0 at emergence, 1 at early bloom, 2 ripe
      */
-    public record Plants(Map<String, Double> farEnough, Map<String, Double> inBloom, Map<String, Double> seedSoon) {
+    public record Plants(
+            Map<String, Double> farEnough,
+            Map<String, Double> inBloom,
+            Map<String, Double> seedSoon,
+            Map<String, Double> stage) {
         public Plants {
             farEnough = Map.copyOf(farEnough);
             inBloom = Map.copyOf(inBloom);
             seedSoon = Map.copyOf(seedSoon);
+            stage = Map.copyOf(stage);
         }
     }
 

@@ -1,9 +1,12 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.advice.CoverJudgement.Said;
+import app.etlo.core.knowledge.ForageQuality;
+import app.etlo.core.knowledge.Group;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.knowledge.TerminationMethod.Means;
 import app.etlo.core.quantity.Unit;
+import app.etlo.core.termination.MulchGoal;
 import app.etlo.core.termination.Termination;
 import app.etlo.core.working.Source;
 import java.util.List;
@@ -11,17 +14,10 @@ import java.util.Optional;
 
 /** Whether what the end leaves is enough, needed at all, and harmless. */
 final class EndOfMulch {
-    /** Under it a mulch does not hold weeds to canopy; 5,600 is the least that is aimed at and 8,000 ideal (common practice). */
-    private static final double FLOOR_KG_HA = 4500;
-
-    private static final double AIM_KG_HA = 5600;
-    private static final double IDEAL_KG_HA = 8000;
-
     private EndOfMulch() {}
 
     static List<Judgement> rules() {
-        Source mulch = Source.commonPractice(
-                "a mulch of 5,600 kg/ha at least, 8,000 or more ideal; under 4,500 it will not hold weeds to canopy");
+        Source mulch = MulchGoal.SOURCE;
         return List.of(
                 new CoverJudgement(
                         "mulch-too-thin",
@@ -57,7 +53,14 @@ final class EndOfMulch {
                         "stock are to eat a cover that is to be a mulch",
                         Source.commonPractice("grazing two thirds and a full mulch cannot both be had"),
                         "high",
-                        EndOfMulch::grazed));
+                        EndOfMulch::grazed),
+                new CoverJudgement(
+                        "headed-forage",
+                        Weight.THINK,
+                        "a small grain that stock are to eat is headed in half of the years when it ends",
+                        ForageQuality.SOURCE,
+                        "medium",
+                        EndOfMulch::headed));
     }
 
     private static boolean isMulch(Situation.Cover c) {
@@ -70,15 +73,15 @@ final class EndOfMulch {
         boolean organic =
                 s.field().certification().filter(x -> !x.equals("conventional")).isPresent();
         double tops = c.facts().stand().topsKgHa();
-        if (!isMulch(c) || c.end().isEmpty() || tops <= 0 || tops >= FLOOR_KG_HA || organic == herbicide) {
+        if (!isMulch(c) || c.end().isEmpty() || tops <= 0 || tops >= MulchGoal.FLOOR_KG_HA || organic == herbicide) {
             return Optional.empty();
         }
         return Optional.of(new Said(
                 c.end().map(Termination::date),
                 "The mulch comes to about " + s.sayRound(tops, Unit.KG_PER_HA) + ": "
-                        + s.sayRound(AIM_KG_HA, Unit.KG_PER_HA)
-                        + " is the least that is aimed at, " + s.sayRound(IDEAL_KG_HA, Unit.KG_PER_HA)
-                        + " or more ideal, and under " + s.sayRound(FLOOR_KG_HA, Unit.KG_PER_HA)
+                        + s.sayRound(MulchGoal.AIM_KG_HA, Unit.KG_PER_HA)
+                        + " is the least that is aimed at, " + s.sayRound(MulchGoal.IDEAL_KG_HA, Unit.KG_PER_HA)
+                        + " or more ideal, and under " + s.sayRound(MulchGoal.FLOOR_KG_HA, Unit.KG_PER_HA)
                         + " it does not hold weeds until the crop closes. "
                         + (herbicide
                                 ? "Plan a second weed control in the crop."
@@ -120,6 +123,25 @@ final class EndOfMulch {
                                 + " in the evening; no insecticide in the tank. The label decides.",
                         blooming,
                         "an end before bloom"));
+    }
+
+    /** Cut for forage, or kept: the stage for one is not the stage for the other. */
+    private static Optional<Said> headed(Situation s, Situation.Cover c) {
+        return c.components().stream()
+                .map(x -> x.species())
+                .filter(x -> c.use().fed() && x.group() == Group.COOL_GRASS)
+                .filter(x -> c.facts().plants().stage().getOrDefault(x.id(), 0.0) >= ForageQuality.HEADED)
+                .findFirst()
+                .flatMap(x -> ForageQuality.of(x, c.facts().plants().stage().get(x.id()), x.heightM())
+                        .map(f -> new Said(
+                                c.end().map(Termination::date),
+                                x.name() + " is " + f.stage() + " by then in half of the years: about "
+                                        + Math.round(f.proteinPercent().low()) + " to "
+                                        + Math.round(f.proteinPercent().high())
+                                        + " % crude protein, against 14 to 18 % in the boot, some ten days earlier. Cut or graze it in the boot, or"
+                                        + " keep it: it is a better mulch for each day from now on. A forage test decides.",
+                                List.of("fed", x.id() + " " + f.stage()),
+                                "an end in the boot, or no feed from it")));
     }
 
     private static Optional<Said> grazed(Situation s, Situation.Cover c) {

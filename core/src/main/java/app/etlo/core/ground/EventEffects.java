@@ -54,8 +54,8 @@ final class EventEffects {
             int p = s.live[i];
             if (p < e.killedShare().size()) {
                 GroundEvent.Kill kill = e.killedShare().get(p);
-                end(s, p, kill.share(s.stage[p]), e.standingShare());
-                if (s.status[p] == GroundState.UP && kill != GroundEvent.Kill.NONE) {
+                end(s, p, kill.of().share(s.stage[p], s.height[p], s.recentAirC), e.standingShare());
+                if (s.status[p] == GroundState.UP && !kill.equals(GroundEvent.Kill.NONE)) {
                     maim(s, p, kill.left());
                 }
             }

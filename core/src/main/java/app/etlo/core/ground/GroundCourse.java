@@ -40,7 +40,9 @@ public final class GroundCourse {
         /** The barest day since the record before: its cover, its day from the start, and what leaves covered on it. */
         LOWEST_COVER,
         LOWEST_DAY,
-        LIVING_ON_LOWEST_DAY
+        LIVING_ON_LOWEST_DAY,
+        /** Air of the last days, °C. */
+        RECENT_AIR_C
     }
 
     /** Values of a plant. */
@@ -192,6 +194,7 @@ public final class GroundCourse {
             case LIVING_ROOT_DAYS -> counts.livingRootDays[member];
             case LOWEST_COVER -> counts.lowestCover[member];
             case LOWEST_DAY -> counts.lowestDay[member];
+            case RECENT_AIR_C -> s.recentAirC;
             case LIVING_ON_LOWEST_DAY -> counts.lowestLiving[member];
             case RESIDUE_N_KG_HA -> 10 * (s.surface.nitrogenIn() + s.standing.nitrogenIn() + s.mixed.nitrogenIn());
         };

@@ -1,6 +1,6 @@
 package app.etlo.core.ground;
 
-import app.etlo.core.knowledge.StageSpread;
+import app.etlo.core.knowledge.KillOfSpecies;
 import app.etlo.core.knowledge.Survivors;
 import java.util.Comparator;
 import java.util.List;
@@ -96,23 +96,16 @@ public sealed interface GroundEvent {
     }
 
     /**
-     * What a way of ending kills of a plant, 0 to 1.
+     * What a way of ending does to a plant.
      *
-     * @param leafy of plants that are not far enough
-     * @param flowering of those that are
      * @param left what the plants are like that it leaves alive
-     * @param half stage at which half of the plants are far enough
      */
-    record Kill(double leafy, double flowering, Survivors left, double half) {
-        public static final Kill NONE = new Kill(0, 0);
+    record Kill(KillOfSpecies of, Survivors left) {
+        public static final Kill NONE = whole(0);
 
-        public Kill(double leafy, double flowering) {
-            this(leafy, flowering, Survivors.WHOLE, StageSpread.OF_OTHERS);
-        }
-
-        /** At the stage of the middle plant. */
-        double share(double stage) {
-            return leafy + (flowering - leafy) * StageSpread.farEnough(stage, half);
+        /** A share of it, 0 to 1, whatever it is like; what is left is whole. */
+        public static Kill whole(double share) {
+            return new Kill(KillOfSpecies.whole(share), Survivors.WHOLE);
         }
     }
 

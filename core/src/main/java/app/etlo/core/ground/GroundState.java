@@ -24,6 +24,9 @@ final class GroundState {
     final double[] nitrate = new double[GroundSoil.LAYERS];
     double snowMm;
     double soilC = 10;
+    /** Mean of the last days. */
+    double recentAirC = 10;
+
     final ResiduePool standing = new ResiduePool();
     final ResiduePool surface = new ResiduePool();
     final ResiduePool mixed = new ResiduePool();
@@ -268,6 +271,7 @@ final class GroundState {
     void copyFrom(GroundState o) {
         snowMm = o.snowMm;
         soilC = o.soilC;
+        recentAirC = o.recentAirC;
         standing.copyFrom(o.standing);
         surface.copyFrom(o.surface);
         mixed.copyFrom(o.mixed);

@@ -8,6 +8,8 @@ final class SoilWarmth {
     private static final double RATE = 0.17;
     private static final double RATE_UNDER_SNOW = 0.03;
     private static final double SNOW_MM = 5;
+    /** Weight of a day in the air of the last days: some five of them. */
+    private static final double RECENT = 1.0 / 3;
 
     private SoilWarmth() {}
 
@@ -19,5 +21,6 @@ final class SoilWarmth {
             apart *= 0.35 + 0.65 * Math.exp(-cover);
         }
         s.soilC += rate * apart;
+        s.recentAirC += RECENT * (s.meanC - s.recentAirC);
     }
 }

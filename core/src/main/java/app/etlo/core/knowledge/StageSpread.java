@@ -31,4 +31,13 @@ public final class StageSpread {
     public static double farEnough(double stage, double half) {
         return 1 / (1 + Math.exp((half - stage) / SCALE));
     }
+
+    /**
+     * The stage of the middle plant where so many of them are far enough.
+     *
+     * @param share above 0 and below 1
+     */
+    public static double stageAt(double share, double half) {
+        return half + SCALE * Math.log(share / (1 - share));
+    }
 }

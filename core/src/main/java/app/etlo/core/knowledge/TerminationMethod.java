@@ -82,8 +82,7 @@ public record TerminationMethod(
 
         private double share(Use.Kill k, boolean flowering) {
             return switch (this) {
-                case WINTER -> 0;
-                case HERBICIDE -> k.herbicide();
+                case WINTER, HERBICIDE -> 0;
                 case ROLLING -> flowering ? k.rolledFlowering() : k.rolledLeafy();
                 case MOWING, GRAZING -> flowering ? k.mownFlowering() : k.mownLeafy();
                 case CUTTING_ROOTS, TILLING -> k.tilled();
@@ -116,27 +115,18 @@ public record TerminationMethod(
         return means.stream().map(Means::survivors).reduce(Survivors.WHOLE, Survivors::and);
     }
 
-    /**
-     * The share of a species that it kills, 0 to 1.
-     *
-     * @param flowering share of the plants that are far enough, 0 to 1
-     */
-    public double kills(Species species, double flowering) {
-        return flowering * kills(species, true) + (1 - flowering) * kills(species, false);
-    }
-
-    /**
-     * The share of a species that it kills at a stage of its middle plant.
-     *
-     * @param stage 0 at emergence, 1 at early bloom, 2 ripe
-     */
-    public double killsAt(Species species, double stage) {
-        return kills(species, StageSpread.farEnough(stage, StageSpread.half(species)));
-    }
-
-    /** The same of a stand of which all plants flower, or none. */
-    public double kills(Species species, boolean flowering) {
+    /** What it kills of a species. */
+    public KillOfSpecies kills(Species species) {
         Use.Kill k = species.use().kill();
-        return means.stream().mapToDouble(m -> m.share(k, flowering)).max().orElse(0);
+        return new KillOfSpecies(
+                passes(k, false), passes(k, true), usesHerbicide() ? k.herbicide() : 0, StageSpread.half(species));
+    }
+
+    private double passes(Use.Kill k, boolean flowering) {
+        return means.stream()
+                .filter(m -> m != Means.HERBICIDE)
+                .mapToDouble(m -> m.share(k, flowering))
+                .max()
+                .orElse(0);
     }
 }

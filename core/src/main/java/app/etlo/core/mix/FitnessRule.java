@@ -31,7 +31,7 @@ record FitnessRule(String name, boolean excludes, Source source, Test test) {
                 if (e.method().isWinter()) {
                     return 1 - prospect.aliveShare();
                 }
-                return e.kills(species, prospect.farEnoughShare());
+                return e.kills(prospect);
             });
         }
 

@@ -2,7 +2,6 @@ package app.etlo.core.mix;
 
 import app.etlo.core.field.Residual;
 import app.etlo.core.knowledge.Crop;
-import app.etlo.core.knowledge.Species;
 import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.rotation.WindowKind;
@@ -50,11 +49,11 @@ public record MixPlace(
      */
     public record End(LocalDate date, TerminationMethod method, List<TerminationMethod> then) {
 
-        /** The share of a species that all passes together kill. */
-        double kills(Species species, double flowering) {
-            double left = 1 - method.kills(species, flowering);
+        /** The share of a species that all passes together kill, as it is on the day of the first. */
+        double kills(Prospect of) {
+            double left = 1 - of.killed(method);
             for (TerminationMethod m : then) {
-                left *= 1 - m.kills(species, flowering);
+                left *= 1 - of.killed(m);
             }
             return 1 - left;
         }

@@ -39,6 +39,6 @@ public record OtherEnds(List<Species> left, Optional<Way> other) {
 
     private static boolean ends(TerminationMethod method, Candidate c) {
         Prospect p = c.growth().species().get(0);
-        return EndingReasons.wellKilled(p, method.kills(c.species(), p.farEnoughShare()));
+        return EndingReasons.wellKilled(p, p.killed(method));
     }
 }

@@ -2,6 +2,7 @@ package app.etlo.core.mix;
 
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.knowledge.StageSpread;
+import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.weather.MiddleParts;
 import app.etlo.core.weather.Percentiles;
 import java.util.Arrays;
@@ -17,6 +18,7 @@ import java.util.stream.DoubleStream;
  * @param grownNitrogenKgHa nitrogen in it when it weighed most
  * @param stage it has come to: 0 at emergence, 1 at early bloom, 2 when ripe
  * @param bloomDays days since early bloom on which it lived
+ * @param escapes times as many of its plants as usual that would escape a spray at the end
  */
 public record Prospect(
         Species species,
@@ -25,7 +27,8 @@ public record Prospect(
         double[] standsNitrogenKgHa,
         double[] grownNitrogenKgHa,
         double[] stage,
-        double[] bloomDays) {
+        double[] bloomDays,
+        double[] escapes) {
     /** Half way from early bloom to ripeness the first seed can grow (from memory; milk to dough stage). */
     public static final double VIABLE_SEED = 1.5;
     /** Carbon in dry matter; 42 to 45 % in published tables. */
@@ -56,6 +59,12 @@ public record Prospect(
                 .map(s -> StageSpread.farEnough(s, StageSpread.half(species)))
                 .average()
                 .orElse(0);
+    }
+
+    /** The share of it that a way of ending kills at the end, over the years. */
+    public double killed(TerminationMethod method) {
+        return method.kills(species)
+                .share(farEnoughShare(), Arrays.stream(escapes).average().orElse(1));
     }
 
     /** Share of the years in which it ripens seed that can grow before the end. */

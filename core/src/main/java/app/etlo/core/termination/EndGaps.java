@@ -5,8 +5,10 @@ import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.termination.EndPlanned.Pass;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 
 /** What must lie between the passes that end a cover, and between them, planting and stock: by practice, and by labels as typed. */
@@ -136,12 +138,23 @@ public final class EndGaps {
                             p.passes().stream()
                                     .filter(x -> x != pass && x.method().rolls() && !x.on().isBefore(pass.on()))
                                     .forEach(x -> found.add(label(l, pass, name(x), x.on())));
+                        case "re-entry" -> entered(p, pass).forEach((what, on) -> found.add(label(l, pass, what, on)));
                         default ->
                             p.grazed().stream()
                                     .filter(d -> !d.isBefore(pass.on()))
                                     .forEach(d -> found.add(label(l, pass, l.event(), d)));
                     }
                 });
+    }
+
+    /** What is done in the field on or after the day of a pass, and when. */
+    private static Map<String, LocalDate> entered(EndPlanned p, Pass pass) {
+        Map<String, LocalDate> found = new LinkedHashMap<>();
+        p.passes().stream().filter(x -> x != pass).forEach(x -> found.put(name(x), x.on()));
+        p.planting().ifPresent(x -> found.put("planting of " + x.crop().name().toLowerCase(Locale.ROOT), x.on()));
+        p.grazed().forEach(d -> found.put("stock", d));
+        found.values().removeIf(on -> on.isBefore(pass.on()));
+        return found;
     }
 
     private static EndGap label(Label l, Pass pass, String to, LocalDate on) {

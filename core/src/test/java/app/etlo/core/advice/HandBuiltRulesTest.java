@@ -734,6 +734,11 @@ class HandBuiltRulesTest {
                         with(rye().wants("mulch").fed(false)),
                         with(rye().wants("mulch"))),
                 new Rule(
+                        "headed-forage",
+                        "14 to 18 % in the boot",
+                        with(rye().fed(false).comeTo("cereal-rye", 0.95).ended(ended("mow", "2027-05-01"))),
+                        with(rye().fed(false).comeTo("cereal-rye", 0.8).ended(ended("mow", "2027-05-01")))),
+                new Rule(
                         "tilled-before-end",
                         "works the soil while the cover still grows",
                         with(rye()).pass("tandem-disc", "2027-04-20"),

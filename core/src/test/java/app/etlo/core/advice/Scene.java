@@ -435,7 +435,21 @@ final class Scene {
             a.put(species, farEnough);
             b.put(species, inBloom);
             c.put(species, seedSoon);
-            facts = new EndFacts(facts.stand(), new EndFacts.Plants(a, b, c), facts.water(), facts.nearRowKgHa());
+            facts = new EndFacts(
+                    facts.stand(),
+                    new EndFacts.Plants(a, b, c, facts.plants().stage()),
+                    facts.water(),
+                    facts.nearRowKgHa());
+            return this;
+        }
+
+        CoverScene comeTo(String species, double stage) {
+            EndFacts.Plants p = facts.plants();
+            facts = new EndFacts(
+                    facts.stand(),
+                    new EndFacts.Plants(p.farEnough(), p.inBloom(), p.seedSoon(), Map.of(species, stage)),
+                    facts.water(),
+                    facts.nearRowKgHa());
             return this;
         }
 

@@ -118,10 +118,7 @@ class EdgesTest {
         t.sow("cereal-rye", 200, "2025-10-01");
         Trials.Grown g = t.event(new GroundEvent.Harvest(t.day("2025-10-01"), "h", 0, 0.5, 0.65, 0.5))
                 .event(new GroundEvent.Terminate(
-                        t.day("2025-10-01"),
-                        "weeds",
-                        List.of(new GroundEvent.Kill(1, 1), new GroundEvent.Kill(1, 1)),
-                        0))
+                        t.day("2025-10-01"), "weeds", List.of(GroundEvent.Kill.whole(1), GroundEvent.Kill.whole(1)), 0))
                 .run();
         assertThat(g.tHa(0, "2025-09-30")).isGreaterThan(5);
         assertThat(g.tHa(0, "2025-10-08")).isZero();

@@ -80,7 +80,7 @@ class GroundLawsTest {
                                     day,
                                     key,
                                     plants.stream()
-                                            .map(p -> new GroundEvent.Kill(r.nextDouble(), r.nextDouble()))
+                                            .map(p -> GroundEvent.Kill.whole(r.nextDouble()))
                                             .toList(),
                                     r.nextDouble());
                     });

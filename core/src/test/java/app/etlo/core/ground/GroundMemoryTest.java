@@ -59,7 +59,7 @@ class GroundMemoryTest {
     private static GroundEvent.Terminate terminate(int day, String key, Random r, int plants) {
         List<GroundEvent.Kill> kills = new ArrayList<>();
         for (int p = 0; p < plants; p++) {
-            kills.add(new GroundEvent.Kill(r.nextDouble(), r.nextDouble()));
+            kills.add(GroundEvent.Kill.whole(r.nextDouble()));
         }
         return new GroundEvent.Terminate(day, key, kills, r.nextDouble());
     }

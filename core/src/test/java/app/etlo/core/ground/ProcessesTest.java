@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.etlo.core.field.Texture;
+import app.etlo.core.knowledge.KillOfSpecies;
 import app.etlo.core.knowledge.KnowledgeLoader;
 import app.etlo.core.knowledge.MissingPlantKind;
 import app.etlo.core.knowledge.Survivors;
@@ -304,7 +305,8 @@ class ProcessesTest {
             s.height[0] = 0.5;
             Survivors left = Trials.KNOWLEDGE.terminationMethods().get(method).survivors();
             double before = s.nitrogenIn();
-            new GroundEvent.Terminate(1, "end", List.of(new GroundEvent.Kill(0.5, 0.5, left, 1)), 0).actOn(s);
+            new GroundEvent.Terminate(1, "end", List.of(new GroundEvent.Kill(KillOfSpecies.whole(0.5), left)), 0)
+                    .actOn(s);
             assertThat(s.plantsM2[0]).as(method).isCloseTo(30, within(1e-9));
             assertThat(s.leafArea[0]).as(method).isCloseTo(2 * left.leaf(), within(1e-9));
             assertThat(s.mass[0]).as(method).isCloseTo(150 * (1 - left.cut()), within(1e-9));

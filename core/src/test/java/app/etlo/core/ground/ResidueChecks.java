@@ -68,7 +68,7 @@ final class ResidueChecks {
                         (int) java.time.temporal.ChronoUnit.DAYS.between(
                                 java.time.LocalDate.parse("2024-09-01"), java.time.LocalDate.parse(killed)),
                         "roll",
-                        List.of(new GroundEvent.Kill(1, 1)),
+                        List.of(GroundEvent.Kill.whole(1)),
                         0.1))
                 .run();
     }

@@ -6,7 +6,6 @@ import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
 import app.etlo.core.knowledge.PlantKind;
-import app.etlo.core.knowledge.StageSpread;
 import app.etlo.core.knowledge.Station;
 import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.weather.Climate;
@@ -226,8 +225,7 @@ final class Trials {
                 .map(p -> KNOWLEDGE
                         .species()
                         .find(p.id())
-                        .map(s -> new GroundEvent.Kill(
-                                m.kills(s, false), m.kills(s, true), m.survivors(), StageSpread.half(s)))
+                        .map(s -> new GroundEvent.Kill(m.kills(s), m.survivors()))
                         .orElse(GroundEvent.Kill.NONE))
                 .toList();
         return event(new GroundEvent.Terminate(day(date), "end " + date, kills, m.standingShare()));
@@ -235,7 +233,7 @@ final class Trials {
 
     Trials kill(String date) {
         List<GroundEvent.Kill> all =
-                plants.stream().map(p -> new GroundEvent.Kill(1, 1)).toList();
+                plants.stream().map(p -> GroundEvent.Kill.whole(1)).toList();
         return event(new GroundEvent.Terminate(day(date), "kill", all, 0));
     }
 

@@ -25,7 +25,14 @@ class SeasonGrowthTest {
         double[] n = Arrays.stream(stands).map(v -> v * 0.02).toArray();
         double[] grownN = Arrays.stream(grown).map(v -> v * 0.03).toArray();
         return new Prospect(
-                SPECIES.get(of), stands, grown, n, grownN, new double[grown.length], new double[grown.length]);
+                SPECIES.get(of),
+                stands,
+                grown,
+                n,
+                grownN,
+                new double[grown.length],
+                new double[grown.length],
+                new double[grown.length]);
     }
 
     @Provide

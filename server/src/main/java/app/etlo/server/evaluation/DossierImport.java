@@ -8,6 +8,7 @@ import app.etlo.core.plan.document.Refused;
 import app.etlo.core.plan.shown.DifferenceWords;
 import app.etlo.server.farm.FarmStore;
 import app.etlo.server.knowledge.Corrections;
+import app.etlo.server.log.FieldLogs;
 import app.etlo.server.plan.PlanStore;
 import app.etlo.server.seed.SeedStore;
 import app.etlo.server.weather.WeatherStore;
@@ -34,6 +35,7 @@ public class DossierImport {
     private final Knowledge knowledge;
     private final WeatherStore weather;
     private final Corrections corrections;
+    private final FieldLogs logs;
 
     DossierImport(
             FarmStore farms,
@@ -41,7 +43,9 @@ public class DossierImport {
             PlanStore plans,
             Knowledge knowledge,
             WeatherStore weather,
-            Corrections corrections) {
+            Corrections corrections,
+            FieldLogs logs) {
+        this.logs = logs;
         this.corrections = corrections;
         this.weather = weather;
         this.farms = farms;
@@ -91,6 +95,7 @@ public class DossierImport {
                 seed.put(Optional.empty(), lot, author);
             }
         }
+        context.log().forEach(entry -> logs.add(context.field().id(), entry));
         context.weather().filter(w -> weather.find(w.id()).isEmpty()).ifPresent(weather::put);
         // the library is the whole practice's: a file must not change it for other plans
         context.corrections().stream()

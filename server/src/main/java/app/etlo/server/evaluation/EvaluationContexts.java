@@ -10,6 +10,7 @@ import app.etlo.core.plan.document.PlanDocument.MixEntry;
 import app.etlo.core.plan.document.WeatherEntry;
 import app.etlo.server.farm.FarmStore;
 import app.etlo.server.knowledge.Corrections;
+import app.etlo.server.log.FieldLogs;
 import app.etlo.server.outside.Outside;
 import app.etlo.server.seed.Reservations;
 import app.etlo.server.seed.SeedStore;
@@ -40,6 +41,7 @@ class EvaluationContexts {
     private final Outside outside;
     private final Corrections corrections;
     private final Reservations reservations;
+    private final FieldLogs logs;
     private final TransactionTemplate reading;
     private final Semaphore connections = new Semaphore(CONNECTIONS, true);
 
@@ -50,6 +52,7 @@ class EvaluationContexts {
             Outside outside,
             Corrections corrections,
             Reservations reservations,
+            FieldLogs logs,
             PlatformTransactionManager transactions) {
         this.farms = farms;
         this.seed = seed;
@@ -57,6 +60,7 @@ class EvaluationContexts {
         this.outside = outside;
         this.corrections = corrections;
         this.reservations = reservations;
+        this.logs = logs;
         this.reading = new TransactionTemplate(transactions);
         this.reading.setReadOnly(true);
     }
@@ -88,7 +92,8 @@ class EvaluationContexts {
                     lots,
                     field.weather().flatMap(weather::find),
                     outside.forecast(field),
-                    corrections.all());
+                    corrections.all(),
+                    logs.of(field.id()));
         });
     }
 

@@ -67,7 +67,8 @@ class FieldSummaries {
     /** What a summary would rest on now, apart from the forecast of its place. */
     private static final String BASE = """
             concat_ws(' ', :core, :day::text, p.ref, p.head, f.id, f.version, a.id, a.version, l.lots,
-                      concat(w.id, '.', w.version), k.correction)
+                      concat(w.id, '.', w.version), k.correction,
+                      (select max(e.id) from log_entry e where e.workspace_id = f.workspace_id and e.field_ref = f.ref))
             """;
 
     private static final String FORECAST = """

@@ -165,7 +165,8 @@ public final class EndDates {
             living.tell(d, ways, rows);
         });
         if (!coarse) {
-            planting.flatMap(p -> EndedGround.of(branches, crop.orElseThrow().id(), p))
+            planting.flatMap(p -> EndedGround.of(
+                            branches, cover.id(), crop.orElseThrow().id(), p))
                     .ifPresent(g -> days.headSet(to, true).forEach(d -> g.tell(d, rows)));
         }
         EndCalendar calendar = new EndCalendar(e, cover, living);

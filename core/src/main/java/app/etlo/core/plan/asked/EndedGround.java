@@ -2,6 +2,7 @@ package app.etlo.core.plan.asked;
 
 import app.etlo.core.ground.GroundCourse;
 import app.etlo.core.ground.GroundCourse.OfGround;
+import app.etlo.core.ground.GroundCourse.OfPlant;
 import app.etlo.core.ground.ModelError;
 import app.etlo.core.ground.SeedZone;
 import app.etlo.core.plan.asked.EndRows.Better;
@@ -28,6 +29,30 @@ final class EndedGround {
             Unit.T_PER_HA,
             Better.MORE,
             Change.BY);
+    private static final Kind PLANTER = new Kind(
+            "planter",
+            "soil",
+            "Dry matter before the planter, dead and living",
+            Unit.T_PER_HA,
+            Better.NEITHER,
+            Change.BY);
+    /**
+     * Early small-seeded broad-leaved weeds, which light and warmth of the surface wake: emergence falls exponentially with the mulch's
+     * area (Teasdale and Mohler 2000, Weed Science 48:385), by some 75 % under 8 t/ha of rye (from memory). Large seeds and perennials
+     * come through.
+     */
+    private static final Kind WEEDS = new Kind(
+            "weeds",
+            "soil",
+            "Small-seeded weeds held back by mulch, 30 days after planting",
+            Unit.PERCENT,
+            Better.MORE,
+            Change.TO);
+
+    private static final double HELD_BY_RYE = 0.75;
+    /** So much rye, lying, spreads over so many m2/m2 by the library's kind. */
+    private static final double BY_SPREAD_M2_M2 = 4.2;
+
     private static final Kind WATER =
             new Kind("water", "soil", "Soil water at planting", Unit.MILLIMETRE, Better.MORE, Change.BY);
     private static final Kind DRY =
@@ -36,21 +61,23 @@ final class EndedGround {
             new Kind("warmth", "soil", "Soil temperature at planting", Unit.CELSIUS, Better.MORE, Change.BY);
 
     private final EndBranches branches;
+    private final String coverId;
     private final String cropId;
     private final LocalDate planted;
     private final EndBranches.Branch without;
 
-    private EndedGround(EndBranches branches, String cropId, LocalDate planted) {
+    private EndedGround(EndBranches branches, String coverId, String cropId, LocalDate planted) {
         this.branches = branches;
+        this.coverId = coverId;
         this.cropId = cropId;
         this.planted = planted;
         this.without = branches.without(planted, planted.plusDays(PLAYED_ON));
     }
 
     /** Empty where the weeks behind the planting are not simulated. */
-    static Optional<EndedGround> of(EndBranches branches, String cropId, LocalDate planted) {
+    static Optional<EndedGround> of(EndBranches branches, String coverId, String cropId, LocalDate planted) {
         return branches.covers(planted) && branches.covers(planted.plusDays(PLAYED_ON))
-                ? Optional.of(new EndedGround(branches, cropId, planted))
+                ? Optional.of(new EndedGround(branches, coverId, cropId, planted))
                 : Optional.empty();
     }
 
@@ -63,6 +90,8 @@ final class EndedGround {
         int monthOn = g.before(planted.plusDays(31));
         Band residue = known(c.ground(monthOn, OfGround.RESIDUE_KG_HA));
         rows.put(MULCH, end, new Band(residue.low() / 1000, residue.middle() / 1000, residue.high() / 1000));
+        rows.put(PLANTER, end, inFront(c, at));
+        rows.put(WEEDS, end, weedsHeld(c, monthOn));
         covered("cover0", "Leaves and residue cover, at planting", c, at, end, rows);
         covered("cover30", "Leaves and residue cover, 30 days later", c, monthOn, end, rows);
         covered("cover60", "Leaves and residue cover, 60 days later", c, g.before(planted.plusDays(61)), end, rows);
@@ -75,6 +104,25 @@ final class EndedGround {
 
     private static Band known(double[] years) {
         return ModelError.widen(GroundCourse.band(years), ModelError.OF_GROUND);
+    }
+
+    /** What discs and row cleaners meet: residue and the tops that still live, t/ha. */
+    private Band inFront(GroundCourse c, int at) {
+        double[] living = c.sum(at, branches.alive().plants(coverId), OfPlant.MASS_KG_HA);
+        Band b = known(IntStream.range(0, living.length)
+                .mapToDouble(m -> living[m] + c.ground(at, OfGround.RESIDUE_KG_HA, m))
+                .toArray());
+        return new Band(b.low() / 1000, b.middle() / 1000, b.high() / 1000);
+    }
+
+    private static Band weedsHeld(GroundCourse c, int record) {
+        Band spread = known(c.ground(record, OfGround.LYING_SPREAD));
+        return new Band(held(spread.low()), held(spread.middle()), held(spread.high()));
+    }
+
+    private static double held(double spreadM2M2) {
+        double perArea = -Math.log(1 - HELD_BY_RYE) / BY_SPREAD_M2_M2;
+        return 100 * (1 - Math.exp(-perArea * Math.max(0, spreadM2M2)));
     }
 
     private static void covered(String id, String name, GroundCourse c, int record, LocalDate end, EndRows rows) {

@@ -3,9 +3,10 @@ package app.etlo.core.plan.asked;
 import static app.etlo.core.plan.growth.MiddleYear.around;
 
 import app.etlo.core.ground.GroundCourse;
+import app.etlo.core.ground.GroundCourse.OfGround;
 import app.etlo.core.ground.GroundCourse.OfPlant;
 import app.etlo.core.ground.ModelError;
-import app.etlo.core.knowledge.StageSpread;
+import app.etlo.core.knowledge.KillOfSpecies;
 import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.mix.Prospect;
 import app.etlo.core.plan.asked.EndRows.Better;
@@ -43,8 +44,8 @@ final class LivingCover {
     private final GroundCourse course;
     private final List<Integer> plants;
     private final double errorOfMass;
-    /** By way of ending and plant: killed before it is far enough and after, and the stage at which half of them are. */
-    private final Map<String, double[][]> kills = new HashMap<>();
+    /** By way of ending, in the order of the plants. */
+    private final Map<String, List<KillOfSpecies>> kills = new HashMap<>();
 
     /**
      * @param ground in which it lives on, recorded every day
@@ -154,25 +155,25 @@ final class LivingCover {
         return years.length == 0 ? Band.exactly(0) : GroundCourse.band(years);
     }
 
-    private double killed(int r, double[][] shares, int member) {
+    private double killed(int r, List<KillOfSpecies> kills, int member) {
         double all = 0;
         double dead = 0;
-        for (int i = 0; i < shares.length; i++) {
+        double airC = course.ground(r, OfGround.RECENT_AIR_C, member);
+        for (int i = 0; i < kills.size(); i++) {
             double mass = course.plant(r, plants.get(i), OfPlant.MASS_KG_HA, member);
             if (mass > 0) {
                 double stage = course.plant(r, plants.get(i), OfPlant.STAGE, member);
-                double far = StageSpread.farEnough(stage, shares[i][2]);
+                double height = course.plant(r, plants.get(i), OfPlant.HEIGHT_M, member);
                 all += mass;
-                dead += mass * (shares[i][0] + far * (shares[i][1] - shares[i][0]));
+                dead += mass * kills.get(i).share(stage, height, airC);
             }
         }
         return all > 0 ? 100 * dead / all : Double.NaN;
     }
 
-    private double[][] kills(TerminationMethod method) {
+    private List<KillOfSpecies> kills(TerminationMethod method) {
         return plants.stream()
-                .map(p -> e.knowledge().species().get(ground.plantId(p)))
-                .map(s -> new double[] {method.kills(s, false), method.kills(s, true), StageSpread.half(s)})
-                .toArray(double[][]::new);
+                .map(p -> method.kills(e.knowledge().species().get(ground.plantId(p))))
+                .toList();
     }
 }

@@ -76,7 +76,7 @@ public final class Replays {
     /** The years that the season of a cover can be gone through in. */
     public YearsView years(PlanDocument plan, Context context, LocalDate today, String coverId) {
         PlanDocument unseen = PlanEdit.unseen(plan);
-        ReplaySpan span = span(unseen, context, today, coverId);
+        ReplaySpan span = span(unseen, context.unseen(), today, coverId);
         Climate base = base(context, today);
         List<Integer> record = record(base, today);
         List<Integer> years = record.stream()
@@ -333,7 +333,8 @@ public final class Replays {
 
     private Open open(Season s) {
         PlanDocument plan = PlanEdit.unseen(s.plan);
-        ReplaySpan span = span(plan, s.context, s.today, s.coverId);
+        Context context = s.context.unseen();
+        ReplaySpan span = span(plan, context, s.today, s.coverId);
         Climate base = base(s.context, s.today);
         String key = base.id() + " " + System.identityHashCode(base) + " " + firstYear(plan, span) + " "
                 + span.yearOfEnd() + " " + s.year;
@@ -342,7 +343,7 @@ public final class Replays {
                 k -> PastWeather.of(base, record(base, s.today), firstYear(plan, span), span.yearOfEnd(), s.year)
                         .orElseThrow(() ->
                                 new Refused("/year", "the record holds no such year with whole years before it")));
-        return new Open(s, plan, s.context, span, weather);
+        return new Open(s, plan, context, span, weather);
     }
 
     private ReplaySpan span(PlanDocument plan, Context context, LocalDate today, String coverId) {

@@ -153,7 +153,14 @@ final class Chapters {
                 growth.seen(c.id()),
                 clocks,
                 facts,
-                new GrowChapter(plan, c, growth.winterStand(c), sown.seedbed(), clocks).verdicts());
+                new GrowChapter(
+                                plan,
+                                c,
+                                growth.winterStand(c),
+                                sown.seedbed(),
+                                clocks,
+                                new FieldGates(plan, c, growth.ground(), ending.fallbacks()))
+                        .verdicts());
     }
 
     private static List<Note> notes(

@@ -101,6 +101,7 @@ final class EndFactsOf {
         Map<String, Double> farEnough = new LinkedHashMap<>();
         Map<String, Double> inBloom = new LinkedHashMap<>();
         Map<String, Double> seedSoon = new LinkedHashMap<>();
+        Map<String, Double> stages = new LinkedHashMap<>();
         boolean before = ground.covers(end.minusDays(SOON_DAYS));
         int then = before ? ground.before(end.minusDays(SOON_DAYS)) : r;
         int apart = Math.max(1, c.recordedDay(r) - c.recordedDay(then));
@@ -120,6 +121,12 @@ final class EndFactsOf {
                                     .mapToDouble(m -> StageSpread.farEnough(stage[m], StageSpread.half(s)))
                                     .toArray())
                             .at(0.5));
+            stages.put(
+                    s.id(),
+                    Percentiles.of(IntStream.of(years)
+                                    .mapToDouble(m -> stage[m])
+                                    .toArray())
+                            .at(0.5));
             inBloom.put(
                     s.id(),
                     share(years, alive.length, m -> stage[m] >= 1 && c.ground(r, OfGround.SOIL_C, m) >= BEES_FLY_C));
@@ -131,7 +138,7 @@ final class EndFactsOf {
                             m -> stage[m] >= 1
                                     && stage[m] + (stage[m] - was[m]) * SOON_DAYS / apart >= Prospect.VIABLE_SEED));
         }
-        return new EndFacts.Plants(farEnough, inBloom, seedSoon);
+        return new EndFacts.Plants(farEnough, inBloom, seedSoon, stages);
     }
 
     private static double share(int[] years, int of, java.util.function.IntPredicate when) {

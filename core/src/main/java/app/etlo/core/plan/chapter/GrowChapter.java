@@ -42,13 +42,16 @@ final class GrowChapter {
     private final Optional<WinterStand> winter;
     private final Optional<Seedbed> seedbed;
     private final List<BloomClock> clocks;
+    private final FieldGates gates;
 
     GrowChapter(
             PlanInTime plan,
             CoverInTime cover,
             Optional<WinterStand> winter,
             Optional<Seedbed> seedbed,
-            List<BloomClock> clocks) {
+            List<BloomClock> clocks,
+            FieldGates gates) {
+        this.gates = gates;
         this.plan = plan;
         this.cover = cover;
         this.winter = winter;
@@ -73,6 +76,7 @@ final class GrowChapter {
         balance(c).ifPresent(all::add);
         c.patchesPercent().filter(p -> p > 0).ifPresent(p -> all.add(patches(c, p)));
         c.stage().ifPresent(s -> bloom(c, s).ifPresent(all::add));
+        all.addAll(gates.of(c));
         return all;
     }
 

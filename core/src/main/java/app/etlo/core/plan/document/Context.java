@@ -17,6 +17,7 @@ import java.util.Optional;
  *
  * @param forecast the last good forecast for its place
  * @param corrections the practice's own values in the species library
+ * @param log what was seen of the field and written down there
  * @param weather an imported series; absent when the field uses a station that ships with Etlo
  */
 public record Context(
@@ -25,12 +26,19 @@ public record Context(
         List<LotEntry> lots,
         Optional<WeatherEntry> weather,
         Optional<ForecastEntry> forecast,
-        @JsonInclude(JsonInclude.Include.NON_EMPTY) List<Correction> corrections) {
+        @JsonInclude(JsonInclude.Include.NON_EMPTY) List<Correction> corrections,
+        @JsonInclude(JsonInclude.Include.NON_EMPTY) List<LogEntry> log) {
     public Context {
+        log = log == null ? List.of() : List.copyOf(log);
         corrections = corrections == null ? List.of() : List.copyOf(corrections);
         lots = lots == null ? List.of() : List.copyOf(lots);
         weather = weather == null ? Optional.empty() : weather;
         forecast = forecast == null ? Optional.empty() : forecast;
+    }
+
+    /** The same without what was seen in its own season. */
+    public Context unseen() {
+        return new Context(farm, field, lots, weather, forecast, corrections, List.of());
     }
 
     /**
@@ -66,14 +74,14 @@ public record Context(
     /**
      * An interval from the label of a product, as typed.
      *
-     * @param event what it is to: planting, rolling, grazing or feeding
+     * @param event what it is to: planting, rolling, grazing, feeding, or re-entry: whatever is done in the field next
      * @param crop the one it is to, where it is not to all; a crop of the library
      * @param days that must pass at least
      * @param mostDays that may pass at most
      */
     public record LabelInterval(
             String product, String event, Optional<String> crop, int days, Optional<Integer> mostDays) {
-        public static final List<String> EVENTS = List.of("planting", "rolling", "grazing", "feeding");
+        public static final List<String> EVENTS = List.of("planting", "rolling", "grazing", "feeding", "re-entry");
     }
 
     /**

@@ -64,6 +64,13 @@ public record Dossier(String format, int version, PlanDocument plan, Context con
                 return true;
             });
         }
+        for (int i = 0; i < context.log().size(); i++) {
+            int index = i;
+            under("/context/log/" + i, () -> {
+                context.log().get(index).require(plans);
+                return true;
+            });
+        }
         if (!plan.fieldId().equals(context.field().id())) {
             throw new Refused("/plan/fieldId", "the plan is for another field than the one in the file");
         }

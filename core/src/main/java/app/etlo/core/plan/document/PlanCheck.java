@@ -126,18 +126,33 @@ public final class PlanCheck {
             if (!ids.add(c.id())) {
                 problem(here + "/id", "'" + c.id() + "' stands twice");
             }
-            c.quadrat().ifPresent(q -> quadrat(q, here + "/quadrat"));
-            measures(c.plants(), here + "/plants", Dimension.COUNT_PER_AREA);
-            measures(c.height(), here + "/height", Dimension.LENGTH);
-            measures(c.tillers(), here + "/tillers", Dimension.COUNT_PER_AREA);
-            c.transect().ifPresent(t -> {
-                for (int k = 0; k < t.hits().size(); k++) {
-                    if (t.hits().get(k) > t.points()) {
-                        problem(here + "/transect/hits/" + k, "more beads hit than a line has");
-                    }
-                }
-            });
+            check(c, here);
         }
+    }
+
+    /** What is wrong with one check alone, at its places. */
+    List<Problem> problems(CheckEntry alone) {
+        check(alone, "");
+        alone.species().ifPresent(s -> known(knowledge.species(), s, "/species", "species"));
+        return problems;
+    }
+
+    private void check(CheckEntry c, String here) {
+        c.quadrat().ifPresent(q -> quadrat(q, here + "/quadrat"));
+        measures(c.plants(), here + "/plants", Dimension.COUNT_PER_AREA);
+        measures(c.height(), here + "/height", Dimension.LENGTH);
+        measures(c.tillers(), here + "/tillers", Dimension.COUNT_PER_AREA);
+        c.gate().ifPresent(g -> {
+            measures(g.matDepth(), here + "/gate/matDepth", Dimension.LENGTH);
+            measures(g.clumpDepth(), here + "/gate/clumpDepth", Dimension.LENGTH);
+        });
+        c.transect().ifPresent(t -> {
+            for (int k = 0; k < t.hits().size(); k++) {
+                if (t.hits().get(k) > t.points()) {
+                    problem(here + "/transect/hits/" + k, "more beads hit than a line has");
+                }
+            }
+        });
     }
 
     private void quadrat(QuadratEntry q, String here) {

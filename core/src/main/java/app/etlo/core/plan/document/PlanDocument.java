@@ -83,6 +83,11 @@ public record PlanDocument(
             return new CoverEntry(id, place, aims, purpose, mix, Optional.empty(), kept, Optional.empty(), fallbacks);
         }
 
+        /** The same with other checks. */
+        public CoverEntry checked(Optional<List<CheckEntry>> seen) {
+            return new CoverEntry(id, place, aims, purpose, mix, stand, alternatives, seen, fallbacks);
+        }
+
         /** The same under another id, in another place, with another mix, and nothing of its season. */
         public CoverEntry copied(String newId, PlaceEntry newPlace, Optional<MixEntry> newMix) {
             return new CoverEntry(
@@ -125,6 +130,7 @@ public record PlanDocument(
      * @param tillers or shoots, on an area
      * @param patchesPercent of the field where the stand failed
      * @param evidence what is found in the ground where plants are missing, as its word
+     * @param gate what it decides, with what only such a look sees
      */
     public record CheckEntry(
             String id,
@@ -139,7 +145,60 @@ public record PlanDocument(
             Optional<TransectEntry> transect,
             Optional<Quantity> tillers,
             Optional<Double> patchesPercent,
-            Optional<String> evidence) {}
+            Optional<String> evidence,
+            Optional<GateEntry> gate) {
+        /** The same under another id. */
+        public CheckEntry as(String newId) {
+            return new CheckEntry(
+                    newId,
+                    on,
+                    quadrat,
+                    plants,
+                    height,
+                    coverPercent,
+                    nodules,
+                    species,
+                    stage,
+                    transect,
+                    tillers,
+                    patchesPercent,
+                    evidence,
+                    gate);
+        }
+
+        /** What kind of gate it is, where it is one. */
+        public Optional<String> gateKind() {
+            return gate.map(GateEntry::kind);
+        }
+    }
+
+    /**
+     * A gate: one look that decides something.
+     *
+     * @param kind one of {@link #KINDS}
+     * @param sheddingPercent heads that shed pollen, or have
+     * @param bloomPercent flowers that are open, or were
+     * @param matDepth of the mulch as it lies
+     * @param clumpDepth of its thickest clumps
+     * @param soil how a handful from planting depth feels: crumbles, worm, ribbon or wet
+     * @param alivePercent of the plants: after a kill, or after winter
+     * @param coldestC lowest temperature of the winter, where it was measured here
+     * @param zone of the ground that was looked at: row or middle; all of it when absent
+     */
+    public record GateEntry(
+            String kind,
+            Optional<Double> sheddingPercent,
+            Optional<Double> bloomPercent,
+            Optional<Quantity> matDepth,
+            Optional<Quantity> clumpDepth,
+            Optional<String> soil,
+            Optional<Double> alivePercent,
+            Optional<Double> coldestC,
+            Optional<String> zone) {
+        public static final List<String> KINDS =
+                List.of("autumn", "pollen", "bloom", "mulch", "mat", "soil", "kill", "regrowth", "winter");
+        public static final List<String> SOILS = List.of("crumbles", "worm", "ribbon", "wet");
+    }
 
     /**
      * @param points beads or marks on a line

@@ -2,6 +2,7 @@ package app.etlo.core.plan.document;
 
 import app.etlo.core.knowledge.Knowledge;
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.networknt.schema.Error;
 import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
@@ -22,12 +23,14 @@ public final class PlanReader {
 
     private final Schema schema;
     private final Schema firstSchema;
+    private final Schema checkSchema;
     private final Knowledge knowledge;
 
     public PlanReader(Knowledge knowledge) {
         this.knowledge = knowledge;
         this.schema = schema(schemaText());
         this.firstSchema = schema(text("plan-1.schema.json"));
+        this.checkSchema = schema(definition("check"));
     }
 
     private static Schema schema(String text) {
@@ -92,6 +95,31 @@ public final class PlanReader {
         JsonNode tree = Json.tree(kept);
         JsonNode current = upToDate(tree);
         return current.equals(tree) ? kept : Json.write(Json.convert(current, PlanDocument.class));
+    }
+
+    /**
+     * One look into the field, as the log keeps it.
+     *
+     * @throws Refused with every problem at its place
+     */
+    public PlanDocument.CheckEntry readCheck(JsonNode tree) {
+        validate(checkSchema, tree);
+        PlanDocument.CheckEntry check = Json.convert(tree, PlanDocument.CheckEntry.class);
+        List<Problem> problems = new PlanCheck(knowledge).problems(check);
+        if (!problems.isEmpty()) {
+            throw new Refused(problems);
+        }
+        return check;
+    }
+
+    /** The schema of one of the definitions that the plan's schema holds. */
+    private static String definition(String name) {
+        ObjectNode alone = Json.tree("{}").deepCopy();
+        JsonNode whole = Json.tree(schemaText());
+        alone.set("$schema", whole.path("$schema"));
+        alone.put("$ref", "#/$defs/" + name);
+        alone.set("$defs", whole.path("$defs"));
+        return alone.toString();
     }
 
     private static void validate(Schema schema, JsonNode tree) {

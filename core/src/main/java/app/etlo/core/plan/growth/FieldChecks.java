@@ -4,9 +4,11 @@ import app.etlo.core.ground.GroundCourse;
 import app.etlo.core.ground.GroundCourse.OfPlant;
 import app.etlo.core.ground.ModelError;
 import app.etlo.core.ground.WeighedForecast;
+import app.etlo.core.knowledge.StageSpread;
 import app.etlo.core.plan.document.PlanDocument;
 import app.etlo.core.plan.document.PlanDocument.CheckEntry;
 import app.etlo.core.plan.document.PlanDocument.CoverEntry;
+import app.etlo.core.plan.document.PlanDocument.GateEntry;
 import app.etlo.core.plan.document.PlanDocument.QuadratEntry;
 import app.etlo.core.plan.document.PlanDocument.TransectEntry;
 import app.etlo.core.quantity.Band;
@@ -49,6 +51,14 @@ public final class FieldChecks {
     /** Nothing seen counts as this share of the forecast: a ratio of nothing says nothing. */
     private static final double LEAST_SEEN = 0.01;
 
+    /** Stage of the middle plant when half of the heads shed pollen; half bloom is a little later. Etlo's own anchors. */
+    private static final double FLOWERING = 1;
+
+    private static final double HALF_BLOOM_LATER = 0.03;
+    private static final double LEAST_SHARE = 0.02;
+    /** Of plants, more than the forecast left: dead ones do not rise again. */
+    private static final double MOST_MORE = 4;
+
     private FieldChecks() {}
 
     /**
@@ -65,6 +75,7 @@ public final class FieldChecks {
      * @param species that it acts on; all of the cover when empty
      * @param stageChange added to the stage of that species
      * @param heightFactor on the height from its day on
+     * @param leftAlive share of the plants that the passes before it left alive, 0 to 1; as forecast when empty
      */
     public record Seen(
             String coverId,
@@ -77,6 +88,7 @@ public final class FieldChecks {
             Optional<String> species,
             double stageChange,
             double heightFactor,
+            Optional<Double> leftAlive,
             String said,
             Optional<Figure> factor,
             List<Figure> figures)
@@ -128,6 +140,10 @@ public final class FieldChecks {
         if (plants.isEmpty() || ground.day(c.on()) <= 0) {
             return Optional.empty();
         }
+        Optional<Double> alive = c.gate().filter(g -> g.kind().equals("kill")).flatMap(GateEntry::alivePercent);
+        if (alive.isPresent()) {
+            return Optional.of(killed(check, alive.get() / 100));
+        }
         double mass = GroundCourse.band(ground.course().sum(record, plants, OfPlant.MASS_KG_HA))
                 .middle();
         if (mass <= 0) {
@@ -136,6 +152,25 @@ public final class FieldChecks {
         double whole = GroundCourse.band(ground.course().sum(record, all, OfPlant.MASS_KG_HA))
                 .middle();
         return Optional.of(new Weighing(check, ground, plants, record, mass, Math.min(1, mass / whole), units).seen());
+    }
+
+    /** What a look after the last pass says of the kill; it is set to what was seen. */
+    private static Seen killed(Check check, double leftAlive) {
+        return new Seen(
+                check.coverId(),
+                check.entry().id(),
+                check.entry().on(),
+                1,
+                1,
+                1,
+                ModelError.OF_MASS,
+                check.entry().species(),
+                0,
+                1,
+                Optional.of(leftAlive),
+                Math.round(100 * leftAlive) + " % of the plants alive: what was planned to kill them is set to that",
+                Optional.empty(),
+                List.of());
     }
 
     /** One check being weighed. */
@@ -195,6 +230,7 @@ public final class FieldChecks {
                             && c.species().isEmpty())
                     .ifPresent(v -> patches(v / 100));
             c.stage().ifPresent(this::stage);
+            c.gate().ifPresent(this::gate);
             c.height().ifPresent(q -> height(q.in(Unit.METRE)));
             double fixing = c.nodules()
                     .map(n -> switch (n) {
@@ -224,6 +260,7 @@ public final class FieldChecks {
                     c.species(),
                     stageChange,
                     heightFactor,
+                    Optional.empty(),
                     said.isEmpty() ? "nothing measured yet" : String.join("; ", said),
                     factor,
                     figures);
@@ -322,6 +359,51 @@ public final class FieldChecks {
                     + (Math.abs(stageChange) < 0.01
                             ? ": its pace stays"
                             : stageChange > 0 ? ": it is farther on" : ": it is behind"));
+        }
+
+        private void gate(GateEntry g) {
+            g.sheddingPercent().ifPresent(v -> flowering(v, "of the heads shed pollen", FLOWERING));
+            g.bloomPercent().ifPresent(v -> flowering(v, "of the flowers open", FLOWERING + HALF_BLOOM_LATER));
+            g.alivePercent().ifPresent(v -> afterWinter(v / 100));
+        }
+
+        /** So many plants flower: the middle one stands where that many of a stand do. */
+        private void flowering(double percent, String what, double half) {
+            String seen = Math.round(percent) + " % " + what;
+            if (plants.size() != 1) {
+                said.add(seen + ": say of which species, then its pace is corrected");
+                return;
+            }
+            double forecast = ground.band(record, plants.get(0), OfPlant.STAGE).middle();
+            double share = Math.max(LEAST_SHARE, Math.min(1 - LEAST_SHARE, percent / 100));
+            double stage = StageSpread.stageAt(share, half);
+            Figure moved = SeenStage.change(
+                    id + "/stage",
+                    forecast,
+                    percent / 100 < LEAST_SHARE ? 0 : stage,
+                    percent / 100 > 1 - LEAST_SHARE ? SeenStage.LAST : stage);
+            figures.add(moved);
+            stageChange = moved.middle();
+            said.add(seen + ", " + Math.round(100 * StageSpread.farEnough(forecast, half)) + " % forecast"
+                    + (Math.abs(stageChange) < 0.01
+                            ? ": its pace stays"
+                            : stageChange > 0 ? ": it is farther on" : ": it is behind"));
+        }
+
+        /** What winter left of the plants, against what the forecast left of those that came up. */
+        private void afterWinter(double alive) {
+            double forecast = GroundCourse.band(ground.course().sum(record, plants, OfPlant.STAND))
+                            .middle()
+                    / plants.size();
+            String seen = Math.round(100 * alive) + " % alive after winter, " + Math.round(100 * Math.min(1, forecast))
+                    + " % forecast";
+            if (forecast <= 0) {
+                said.add(seen);
+                return;
+            }
+            standFactor = Math.min(MOST_MORE, Math.max(LEAST_SEEN, alive) / forecast);
+            massFactor = standFactor;
+            said.add(seen + ": from here on × " + Shown.text(standFactor, Unit.FRACTION));
         }
 
         private void count(double plantsM2) {

@@ -8,10 +8,11 @@ import app.etlo.core.ground.GroundSoil;
 import app.etlo.core.ground.GroundStart;
 import app.etlo.core.ground.GroundVariation;
 import app.etlo.core.knowledge.Crop;
+import app.etlo.core.knowledge.KillOfSpecies;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.PlantKind;
 import app.etlo.core.knowledge.Species;
-import app.etlo.core.knowledge.StageSpread;
+import app.etlo.core.knowledge.Survivors;
 import app.etlo.core.knowledge.TerminationMethod;
 import app.etlo.core.mix.MixForecast;
 import app.etlo.core.mix.SeedDepth;
@@ -32,6 +33,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -145,6 +147,10 @@ public final class GroundEvents {
 
     /** A field check acts on its day on every plant of its cover, or on the one that was looked at. */
     void observe(FieldChecks.Seen seen) {
+        if (seen.leftAlive().isPresent()) {
+            leave(seen, seen.leftAlive().get());
+            return;
+        }
         standings.stream()
                 .filter(s -> s.standId().equals(seen.coverId()))
                 .filter(s -> seen.species().map(s.plantId()::equals).orElse(true))
@@ -157,6 +163,36 @@ public final class GroundEvents {
                         seen.fixing(),
                         seen.stageChange(),
                         seen.heightFactor())));
+    }
+
+    /** The passes that ended a cover before a look left so many alive, all of them together and each alike. */
+    private void leave(FieldChecks.Seen seen, double alive) {
+        Set<String> passes = timeline.endings(seen.coverId()).stream()
+                .filter(e -> !e.method().isWinter() && e.date().isBefore(seen.on()))
+                .map(Timeline.Ending::id)
+                .collect(Collectors.toSet());
+        double killed = 1 - Math.pow(Math.max(0, alive), 1.0 / Math.max(1, passes.size()));
+        events.replaceAll(e -> e instanceof GroundEvent.Terminate t && passes.contains(t.key())
+                ? new GroundEvent.Terminate(
+                        t.day(),
+                        t.place(),
+                        t.key(),
+                        standings.stream()
+                                .map(s -> ofSeen(seen, s)
+                                        ? new Kill(KillOfSpecies.whole(killed), left(t, s.index()))
+                                        : t.killedShare().get(s.index()))
+                                .toList(),
+                        t.standingShare())
+                : e);
+    }
+
+    private static Survivors left(GroundEvent.Terminate t, int plant) {
+        return t.killedShare().get(plant).left();
+    }
+
+    private static boolean ofSeen(FieldChecks.Seen seen, Standing s) {
+        return s.standId().equals(seen.coverId())
+                && seen.species().map(s.plantId()::equals).orElse(true);
     }
 
     /** What stands of a cover is as it was said to be. */
@@ -359,19 +395,17 @@ public final class GroundEvents {
                 .map(s -> !s.standId().equals(coverId)
                         ? Kill.NONE
                         : method.isEmpty()
-                                ? new Kill(1, 1)
+                                ? Kill.whole(1)
                                 : species.get(s.index())
                                         .map(x -> new Kill(
-                                                killed(method.get().kills(x, false)),
-                                                killed(method.get().kills(x, true)),
-                                                method.get().survivors(),
-                                                StageSpread.half(x)))
+                                                method.get()
+                                                        .kills(x)
+                                                        .leaving(variation
+                                                                .plants()
+                                                                .survivors()),
+                                                method.get().survivors()))
                                         .orElse(Kill.NONE))
                 .toList();
-    }
-
-    private double killed(double share) {
-        return Math.max(0, 1 - (1 - share) * variation.plants().survivors());
     }
 
     /** What stays of the residue is the tool's own share, by how much of the ground it disturbs; tillage kills covers that stand. */
@@ -391,7 +425,7 @@ public final class GroundEvents {
         if (tills && p.shareDisturbed() > 0) {
             List<Kill> kills = species.stream()
                     .map(s -> s.map(x -> x.use().kill().tilled() * p.shareDisturbed())
-                            .map(k -> new Kill(k, k))
+                            .map(Kill::whole)
                             .orElse(Kill.NONE))
                     .toList();
             events.add(new GroundEvent.Terminate(day(p.date()), placed.place() - 1, "pass " + p.id(), kills, 0));

@@ -1,8 +1,10 @@
 package app.etlo.core.plan.growth;
 
 import app.etlo.core.ground.GroundCourse;
+import app.etlo.core.ground.GroundCourse.OfGround;
 import app.etlo.core.ground.GroundCourse.OfPlant;
 import app.etlo.core.knowledge.Species;
+import app.etlo.core.knowledge.SprayEscape;
 import app.etlo.core.mix.Prospect;
 import app.etlo.core.mix.SeasonGrowth;
 import java.util.List;
@@ -26,8 +28,17 @@ final class GrownMix {
                         course.plant(record, plants.get(i), OfPlant.NITROGEN_KG_HA),
                         course.plant(record, plants.get(i), OfPlant.PEAK_NITROGEN_KG_HA),
                         course.plant(record, plants.get(i), OfPlant.REACHED_STAGE),
-                        course.plant(record, plants.get(i), OfPlant.BLOOM_DAYS)))
+                        course.plant(record, plants.get(i), OfPlant.BLOOM_DAYS),
+                        escapes(course, record, plants.get(i))))
                 .toList();
         return new SeasonGrowth(grown, leftToFrost);
+    }
+
+    private static double[] escapes(GroundCourse course, int record, int plant) {
+        return IntStream.range(0, course.members())
+                .mapToDouble(m -> SprayEscape.times(
+                        course.plant(record, plant, OfPlant.HEIGHT_M, m),
+                        course.ground(record, OfGround.RECENT_AIR_C, m)))
+                .toArray();
     }
 }

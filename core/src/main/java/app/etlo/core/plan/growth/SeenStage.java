@@ -17,6 +17,9 @@ public enum SeenStage {
     SEED_SET("seed-set", "seed set", 1.3, 2),
     RIPE("ripe", "ripe", 2, 2);
 
+    /** Ripe. */
+    static final double LAST = 2;
+
     /** Of the simulated stage, one standard deviation: a tenth of the warmth to bloom. */
     private static final double FORECAST_ERROR = 0.1;
     /** Nobody judges it finer. */
@@ -70,14 +73,19 @@ public enum SeenStage {
 
     /** What is added to a forecast stage when another one is seen, 0 where they are the same. */
     static Figure change(String id, double forecast, SeenStage seen) {
+        return change(id, forecast, seen.from, seen.to);
+    }
+
+    /** The same where the stage seen lies between two. */
+    static Figure change(String id, double forecast, double from, double to) {
         return CHANGE.figure(
                 id,
                 "Change of the stage by the field check",
                 Unit.FRACTION,
                 Input.of("sf", "Error of the forecast", FORECAST_ERROR, Unit.FRACTION, Origin.FORECAST, "model error"),
                 Input.of("so", "Error of judging by eye", LEAST_ERROR, Unit.FRACTION, Origin.MEASURED, "field check"),
-                Input.of("low", "Where the stage seen begins", seen.from, Unit.FRACTION, Origin.LIBRARY, "own"),
-                Input.of("high", "Where it ends", seen.to, Unit.FRACTION, Origin.LIBRARY, "own"),
+                Input.of("low", "Where the stage seen begins", from, Unit.FRACTION, Origin.LIBRARY, "own"),
+                Input.of("high", "Where it ends", to, Unit.FRACTION, Origin.LIBRARY, "own"),
                 Input.of("forecast", "Forecast of that day", forecast, Unit.FRACTION, Origin.FORECAST, "simulation"));
     }
 }

@@ -289,7 +289,8 @@ public final class ChapterWriter {
                 e.said(v.said()),
                 v.causes().stream().map(e::said).toList(),
                 v.next(),
-                v.toDo());
+                v.toDo().map(e::said),
+                v.proposal());
     }
 
     GrowView grow() {

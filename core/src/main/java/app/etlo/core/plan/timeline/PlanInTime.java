@@ -7,6 +7,7 @@ import app.etlo.core.field.SoilProfile;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.plan.document.Context;
 import app.etlo.core.plan.document.FieldEntry;
+import app.etlo.core.plan.document.FieldLog;
 import app.etlo.core.plan.document.FieldSoil;
 import app.etlo.core.plan.document.PlanDocument;
 import app.etlo.core.rotation.CropInTime;
@@ -49,7 +50,8 @@ public record PlanInTime(
      * @param library without the practice's corrections
      */
     public static PlanInTime of(
-            PlanDocument plan, Context context, Knowledge library, LocalDate asOf, Optional<SiteWeather> site) {
+            PlanDocument written, Context context, Knowledge library, LocalDate asOf, Optional<SiteWeather> site) {
+        PlanDocument plan = FieldLog.into(written, context.log());
         Knowledge knowledge = library.corrected(context.corrections());
         Optional<YearsAhead> years = site.map(s -> PlanSpan.of(plan, asOf).years(s, asOf));
         return made(

@@ -103,13 +103,13 @@ class EndDatesTest {
     void a_roller_kills_rye_from_anthesis_on() {
         var rye = E.knowledge().species().get("cereal-rye");
         var roller = E.knowledge().terminationMethods().get("roller-crimper");
-        assertThat(roller.killsAt(rye, 1)).isBetween(0.8, 0.9);
-        assertThat(roller.killsAt(rye, 0.8)).isLessThan(0.3);
-        assertThat(roller.killsAt(rye, 1.15)).isGreaterThan(0.94);
+        assertThat(roller.kills(rye).share(1, 0.5, 12)).isBetween(0.8, 0.9);
+        assertThat(roller.kills(rye).share(0.8, 0.5, 12)).isLessThan(0.3);
+        assertThat(roller.kills(rye).share(1.15, 0.5, 12)).isGreaterThan(0.94);
         // Mischler et al. 2010: vetch from full bloom on
         var vetch = E.knowledge().species().get("hairy-vetch");
         assertThat(StageSpread.farEnough(1, StageSpread.half(vetch))).isLessThan(0.2);
-        assertThat(roller.killsAt(vetch, 1.2)).isGreaterThan(0.75);
+        assertThat(roller.kills(vetch).share(1.2, 0.5, 12)).isGreaterThan(0.75);
     }
 
     @Test
@@ -171,7 +171,8 @@ class EndDatesTest {
                                 context.lots(),
                                 context.weather(),
                                 java.util.Optional.of(forecast),
-                                context.corrections()),
+                                context.corrections(),
+                                java.util.List.of()),
                         LocalDate.parse("2027-04-20"));
         DatesView v = EndDates.of(e, "v1", true).require();
         assertThat(v.nextDays())

@@ -114,7 +114,9 @@ class MixCostTest {
                 .lots();
         Context c = E.context();
         Evaluated e = EVALUATOR.evaluate(
-                E.plan(), new Context(c.farm(), c.field(), lots, c.weather(), c.forecast(), c.corrections()), E.asOf());
+                E.plan(),
+                new Context(c.farm(), c.field(), lots, c.weather(), c.forecast(), c.corrections(), List.of()),
+                E.asOf());
         MixProposals proposals =
                 new MixProposals(e, "v1", lots, Map.of(), p -> EVALUATOR.evaluate(p, e.context(), e.asOf()));
         MixView mix = proposals.propose(wishes("{}")).mix().orElseThrow();
@@ -220,7 +222,7 @@ class MixCostTest {
     void what_the_planned_end_leaves_alive_is_left_out_and_told() {
         for (Evaluated e : List.of(dryWinter("mow"), southern("roller-crimper"))) {
             Proposed p = proposals(e).propose(wishes("{}"));
-            assertThat(p.forTheEnd().orElseThrow()).contains("live on after", "Burndown herbicide on that day ends");
+            assertThat(p.forTheEnd().orElseThrow()).contains("live on after", " on that day ends ");
             assertThat(p.mix().isPresent()).isEqualTo(p.conflict().isEmpty());
             p.mix()
                     .ifPresent(m -> assertThat(m.shares())

@@ -47,7 +47,8 @@ class ReplaysTest {
         Context c = d.context();
         return new Replays.Season(
                 d.plan(),
-                new Context(c.farm(), c.field(), c.lots(), Optional.of(w), Optional.empty(), c.corrections()),
+                new Context(
+                        c.farm(), c.field(), c.lots(), Optional.of(w), Optional.empty(), c.corrections(), List.of()),
                 TODAY,
                 "v1",
                 YEAR);

@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client';
-import { NumberField, QuantityField } from '../ui/inputs';
+import { NumberField, QuantityField } from './inputs';
 
 type Quadrat = Schemas['QuadratEntry'];
 
