@@ -130,9 +130,10 @@ class HandIT extends InBrowser {
         flag.focus();
         page.keyboard().press("Enter");
         Locator notes = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Notes"));
-        notes.getByRole(AriaRole.LISTITEM)
-                .filter(new Locator.FilterOptions().setHasText("Ended 6 days after planting"))
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("accept it with a reason"))
+        Locator ended = notes.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("Ended 6 days after planting"));
+        ended.getByText("why, and answer").click();
+        ended.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("accept it with a reason"))
                 .click();
         page.getByLabel("Reason").fill("contact herbicide before emergence");
         button("Save").click();
