@@ -84,7 +84,7 @@ public class SimulationBenchmark {
                     events.add(new GroundEvent.Sow(base + 205, "cover" + i, plants.size() - 1, 40, false));
                 }
                 List<GroundEvent.Kill> all =
-                        plants.stream().map(p -> new GroundEvent.Kill(1, 1)).toList();
+                        plants.stream().map(p -> GroundEvent.Kill.whole(1)).toList();
                 events.add(new GroundEvent.Terminate(base + 425, "end" + year, all, 0.5));
             }
         }
