@@ -228,6 +228,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/field-turns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["turns"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fields": {
         parameters: {
             query?: never;
@@ -1687,6 +1703,14 @@ export interface components {
             /** Format: int32 */
             bloomYears: number;
             blooms?: components["schemas"]["Span"];
+            /** Format: date */
+            bloomsAgain?: string;
+            /** Format: date */
+            clipBy?: string;
+            /** Format: int32 */
+            insectDays: number;
+            /** Format: int32 */
+            insectDaysClipped: number;
             name: string;
             /** Format: int32 */
             seedYears: number;
@@ -1786,6 +1810,24 @@ export interface components {
             asOf: string;
             coverId: string;
             plan: components["schemas"]["PlanDocument"];
+        };
+        CoverSchoolView: {
+            amount: components["schemas"]["FigureView"];
+            chosen: boolean;
+            id: string;
+            name: string;
+        };
+        CoverUseView: {
+            /** Format: int32 */
+            dryDays: number;
+            /** Format: int32 */
+            dryYearsOfTen?: number;
+            fed: components["schemas"]["FigureView"];
+            id: string;
+            left: components["schemas"]["FigureView"];
+            mulch: boolean;
+            name: string;
+            nitrogenGone: components["schemas"]["FigureView"];
         };
         CoverView: {
             endMethod?: string;
@@ -2146,7 +2188,10 @@ export interface components {
         FeedChapterView: {
             assumed: components["schemas"]["AssumedFeedingView"][];
             coverCredit?: components["schemas"]["FigureView"];
+            coverSchools: components["schemas"]["CoverSchoolView"][];
+            cropBefore?: string;
             leftToBuy?: components["schemas"]["FigureView"];
+            lines: components["schemas"]["LedgerLineView"][];
             need?: components["schemas"]["FigureView"];
             planned?: components["schemas"]["FigureView"];
             product?: components["schemas"]["FigureView"];
@@ -2154,6 +2199,8 @@ export interface components {
             productForField?: components["schemas"]["FigureView"];
             productVolume?: components["schemas"]["FigureView"];
             released?: components["schemas"]["FigureView"];
+            schools: components["schemas"]["NeedSchoolView"][];
+            supply?: components["schemas"]["SupplyView"];
         };
         FieldEntry: {
             area?: components["schemas"]["Quantity"];
@@ -2168,6 +2215,7 @@ export interface components {
             /** Format: double */
             evapotranspirationScale?: number;
             farmId: string;
+            fence?: string;
             firstAutumnFrost?: string;
             history?: components["schemas"]["Past"][];
             id: string;
@@ -2200,10 +2248,13 @@ export interface components {
             soilTests?: components["schemas"]["SoilTest"][];
             spadeTests?: components["schemas"]["SpadeLayer"][];
             station?: string;
+            stockDistance?: components["schemas"]["Quantity"];
             /** Format: double */
             stonePercent?: number;
             texture?: string;
             tileDepth?: components["schemas"]["Quantity"];
+            /** Format: double */
+            waterNitrateMgL?: number;
             waterSupply?: string;
             weather?: string;
             weeds?: components["schemas"]["Weed"][];
@@ -2237,12 +2288,37 @@ export interface components {
             stops: number;
             /** Format: int32 */
             thinks: number;
+            turn?: components["schemas"]["FieldTurn"];
             /** @enum {string} */
             units: "metric" | "us";
         };
         FieldSave: {
             base?: components["schemas"]["FieldEntry"];
             mine: components["schemas"]["FieldEntry"];
+        };
+        FieldTurn: {
+            cover: string;
+            crop: string;
+            /** Format: double */
+            drinksMm: number;
+            /** Format: double */
+            dryYearsOfTen: number;
+            /** Format: date */
+            endsOn: string;
+            field: string;
+            fieldId: string;
+            /** Format: double */
+            fitDaysOfTen: number;
+            grazing?: components["schemas"]["ForStock"];
+            /** Format: date */
+            planted: string;
+            /** @enum {string} */
+            units: "metric" | "us";
+        };
+        FieldTurns: {
+            dry: components["schemas"]["Turn"][];
+            graze: components["schemas"]["Turn"][];
+            wet: components["schemas"]["Turn"][];
         };
         FieldView: {
             area: components["schemas"]["FigureView"];
@@ -2276,6 +2352,12 @@ export interface components {
             /** @enum {string} */
             status: "seen" | "identity" | "from memory" | "own" | "common practice";
             text: string;
+        };
+        ForStock: {
+            /** Format: double */
+            distanceKm?: number;
+            fenced: boolean;
+            water: boolean;
         };
         ForecastEntry: {
             days: components["schemas"]["Day"][];
@@ -2348,6 +2430,7 @@ export interface components {
             zone?: string;
         };
         Graze: {
+            heeded?: string[];
             id: string;
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -2355,12 +2438,25 @@ export interface components {
              */
             kind: "graze";
             /** Format: int32 */
+            paddocks?: number;
+            residualHeight?: components["schemas"]["Quantity"];
+            /** Format: int32 */
             seq?: number;
+            stock?: components["schemas"]["StockEntry"];
             subject?: string;
             /** Format: double */
             takePercent: number;
+            /** Format: date */
+            until?: string;
             when: components["schemas"]["DateEntry"];
             zone?: string;
+        };
+        GrazingView: {
+            figures: components["schemas"]["FigureView"][];
+            /** Format: date */
+            on: string;
+            operationId: string;
+            says: string[];
         };
         GroundWeeks: {
             availableHighMm: number[];
@@ -2377,6 +2473,11 @@ export interface components {
         };
         GrowStepView: {
             clocks: components["schemas"]["ClockView"][];
+            grazings: components["schemas"]["GrazingView"][];
+            livingMulch?: components["schemas"]["LivingMulchView"];
+            quality: string[];
+            stockCautions: components["schemas"]["StockCautionView"][];
+            uses: components["schemas"]["CoverUseView"][];
             verdicts: {
                 [key: string]: components["schemas"]["GrowVerdict"][];
             };
@@ -2598,7 +2699,7 @@ export interface components {
         };
         KindView: {
             /** @enum {string} */
-            delivers: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
+            delivers: "ha" | "ac" | "m2" | "ft2" | "m" | "km" | "mi" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
             expression: string;
             factors: {
                 [key: string]: number;
@@ -2606,7 +2707,7 @@ export interface components {
             id: string;
             measures: components["schemas"]["MeasureView"][];
             name: string;
-            units: ("ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR")[];
+            units: ("ha" | "ac" | "m2" | "ft2" | "m" | "km" | "mi" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR")[];
         };
         KnowledgeView: {
             aims: components["schemas"]["Aim"][];
@@ -2622,6 +2723,7 @@ export interface components {
             schools: components["schemas"]["SchoolChoice"][];
             sowingMethods: components["schemas"]["Choice"][];
             species: components["schemas"]["SpeciesChoice"][];
+            stockClasses: components["schemas"]["StockChoice"][];
             terminationMethods: components["schemas"]["EndChoice"][];
             textures: string[];
         };
@@ -2672,6 +2774,14 @@ export interface components {
             figure: components["schemas"]["FigureView"];
             label: string;
         };
+        LedgerLineView: {
+            amount: components["schemas"]["FigureView"];
+            kind: string;
+            label: string;
+            leftOut?: string;
+            says: string;
+            sure: string;
+        };
         LibraryProposal: {
             column: string;
             species: string;
@@ -2696,6 +2806,35 @@ export interface components {
             label: string;
             /** Format: date-time */
             savedAt: string;
+        };
+        LivingMulchDay: {
+            cropHeight: string;
+            /** Format: int32 */
+            light: number;
+            /** Format: int32 */
+            lightHigh: number;
+            /** Format: int32 */
+            lightLow: number;
+            mulch: string;
+            mulchHeight: string;
+            nitrogen: string;
+            /** Format: date */
+            on: string;
+            passes: string[];
+        };
+        LivingMulchView: {
+            /** Format: int32 */
+            aliveYears: number;
+            days: components["schemas"]["LivingMulchDay"][];
+            /** Format: date */
+            planted: string;
+            /** Format: date */
+            suppressBy?: string;
+            water?: string;
+            /** Format: date */
+            weedFreeUntil: string;
+            /** Format: int32 */
+            years: number;
         };
         LogSave: {
             check?: components["schemas"]["CheckEntry"];
@@ -2770,12 +2909,12 @@ export interface components {
             name: string;
             symbol: string;
             /** @enum {string} */
-            unit?: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
-            units: ("ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR")[];
+            unit?: "ha" | "ac" | "m2" | "ft2" | "m" | "km" | "mi" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
+            units: ("ha" | "ac" | "m2" | "ft2" | "m" | "km" | "mi" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR")[];
         };
         Measured: {
             /** @enum {string} */
-            unit?: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
+            unit?: "ha" | "ac" | "m2" | "ft2" | "m" | "km" | "mi" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
             /** Format: double */
             value: number;
         };
@@ -2905,6 +3044,13 @@ export interface components {
         NameAsked: {
             name: string;
         };
+        NeedSchoolView: {
+            amount?: components["schemas"]["FigureView"];
+            chosen: boolean;
+            id: string;
+            lacks: string;
+            name: string;
+        };
         NeedView: {
             fieldId: string;
             fieldName: string;
@@ -2940,12 +3086,18 @@ export interface components {
             what: string;
         };
         NitrogenEntry: {
+            coverCredit?: string;
+            creditsInside?: boolean;
             factor?: components["schemas"]["Quantity"];
             need?: components["schemas"]["Quantity"];
+            /** Format: double */
+            organicMatterReference?: number;
             product?: string;
             productPrice?: components["schemas"]["Quantity"];
+            response?: components["schemas"]["ResponseEntry"];
             school?: string;
             source?: string;
+            standBefore?: components["schemas"]["StandBeforeEntry"];
         };
         NoteView: {
             about: string;
@@ -3246,7 +3398,7 @@ export interface components {
         };
         Quantity: {
             /** @enum {string} */
-            unit: "ha" | "ac" | "m2" | "ft2" | "m" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
+            unit: "ha" | "ac" | "m2" | "ft2" | "m" | "km" | "mi" | "cm" | "mm" | "ft" | "in" | "kg" | "g" | "t" | "lb" | "oz" | "ton" | "cwt" | "q" | "L" | "gal" | "fl oz" | "kg/ha" | "t/ha" | "g/m2" | "lb/ac" | "cwt/ac" | "ton/ac" | "kg/ac" | "lb/ha" | "q/ha" | "L/ha" | "gal/ac" | "fl oz/ac" | "bu/ac" | "/m2" | "/ft2" | "/ha" | "/ac" | "/kg seed" | "/lb seed" | "kg/L" | "lb/gal" | "kg/t" | "lb/cwt" | "lb/bu" | "km/h" | "mph" | "" | "%" | "g/kg" | "¤" | "¤/ha" | "¤/ac" | "¤/kg" | "¤/lb" | "¤/t" | "¤/ton" | "°C" | "°F" | "°C d" | "°F d" | "MPa" | "psi" | "ha/d" | "ac/d" | "d" | "date" | "" | "bags" | "STIR";
             /** Format: double */
             value: number;
         };
@@ -3376,6 +3528,11 @@ export interface components {
             tHa: number;
             /** Format: date */
             to: string;
+        };
+        ResponseEntry: {
+            grainPrice?: components["schemas"]["Quantity"];
+            nitrogenPrice?: components["schemas"]["Quantity"];
+            tried?: components["schemas"]["TriedEntry"][];
         };
         RoleAsked: {
             /** @enum {string} */
@@ -3726,6 +3883,10 @@ export interface components {
             treatedPercent?: number;
             volume?: components["schemas"]["Quantity"];
         };
+        StandBeforeEntry: {
+            regrowth?: components["schemas"]["Quantity"];
+            stand: string;
+        };
         StandEntry: {
             biomass?: components["schemas"]["Quantity"];
             /** @enum {string} */
@@ -3789,6 +3950,26 @@ export interface components {
             text: string;
             unit: string;
         };
+        StockCautionView: {
+            animals: string[];
+            id: string;
+            name: string;
+            species: string[];
+            text: string;
+        };
+        StockChoice: {
+            animal: string;
+            id: string;
+            /** Format: double */
+            liveWeightKg: number;
+            name: string;
+        };
+        StockEntry: {
+            class?: string;
+            /** Format: int32 */
+            head?: number;
+            liveWeight?: components["schemas"]["Quantity"];
+        };
         StockView: {
             /** Format: double */
             freeKg: number;
@@ -3810,6 +3991,37 @@ export interface components {
             costPerArea?: components["schemas"]["FigureView"];
             seed: components["schemas"]["FigureView"];
             seeds: components["schemas"]["FigureView"];
+        };
+        SupplyView: {
+            says: string[];
+            unit: string;
+            weeks: components["schemas"]["SupplyWeek"][];
+            /** Format: int32 */
+            years: number;
+        };
+        SupplyWeek: {
+            /** Format: double */
+            fed: number;
+            /** Format: double */
+            free: number;
+            /** Format: double */
+            freeHigh: number;
+            /** Format: double */
+            freeLow: number;
+            /** Format: double */
+            held: number;
+            /** Format: date */
+            on: string;
+            /** Format: int32 */
+            shortYears: number;
+            /** Format: double */
+            uptake: number;
+            /** Format: double */
+            uptakeHigh: number;
+            /** Format: double */
+            uptakeLow: number;
+            /** Format: int32 */
+            week: number;
         };
         Taken: {
             report: components["schemas"]["WeatherReport"];
@@ -3840,6 +4052,19 @@ export interface components {
             /** Format: date */
             day: string;
             values: components["schemas"]["Value"][];
+        };
+        TriedEntry: {
+            rate: components["schemas"]["Quantity"];
+            site?: string;
+            yield: components["schemas"]["Quantity"];
+        };
+        Turn: {
+            cover: string;
+            field: string;
+            fieldId: string;
+            /** Format: date */
+            on: string;
+            why: string;
         };
         UnitsAsked: {
             /** @enum {string} */
@@ -4399,6 +4624,26 @@ export interface operations {
                     "application/json": {
                         [key: string]: components["schemas"]["SectionView"];
                     };
+                };
+            };
+        };
+    };
+    turns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FieldTurns"];
                 };
             };
         };

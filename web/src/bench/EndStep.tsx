@@ -8,7 +8,9 @@ import { NumberField, problemAt, QuantityField, SelectField } from '../ui/inputs
 import { addDays } from '../ui/days';
 import { today } from '../api/client';
 import { BenchHead } from './BenchHead';
-import { Doings } from './Doings';
+import { Grazings } from './Grazings';
+import { LivingMulch } from './LivingMulch';
+import { Uses } from './Uses';
 import { Feedings } from './Feedings';
 import { QuadratFields } from '../ui/QuadratFields';
 import { StandTable } from './StandTable';
@@ -216,7 +218,9 @@ export function EndStep() {
           none="Nothing planned yet. Planted green, corn wants part of it beside the row at planting."
         />
       )}
-      <Doings kind="graze" subject={cover.id} day={addDays(end?.when.on ?? today(), -14)} />
+      <Grazings subject={cover.id} day={addDays(end?.when.on ?? today(), -14)} />
+      <LivingMulch subject={cover.id} />
+      <Uses subject={cover.id} />
       <h3 className="mt-4 font-bold">What stands then</h3>
       <p className="text-[13px] text-ink2 italic">
         As simulated, unless you type what you expect or weigh it: then the course goes on from

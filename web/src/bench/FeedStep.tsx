@@ -6,9 +6,12 @@ import { tidy } from '../ui/tidy';
 import { useOpenPlan } from '../plan/context';
 import { addDays, spokenDate } from '../ui/days';
 import { FigureText } from '../plan/FigureText';
-import { problemAt, QuantityField, SelectField, TextField } from '../ui/inputs';
+import { problemAt, QuantityField, SelectField } from '../ui/inputs';
 import { BenchHead } from './BenchHead';
-import { Doings } from './Doings';
+import { Waterings } from './Waterings';
+import { Credits } from './feed/Credits';
+import { Need } from './feed/Need';
+import { Supply } from './feed/Supply';
 import { Feedings } from './Feedings';
 import { NitrogenLedger } from './NitrogenLedger';
 import { useCrop } from './pick';
@@ -31,48 +34,15 @@ export function FeedStep() {
   const at = `/crops/${state.plan.crops.indexOf(crop)}/nitrogen`;
   const set = (change: Nitrogen) =>
     session.change((p) => setCrop(p, crop.id, { nitrogen: tidy({ ...n, ...change }) }));
-  const local = n.school === 'local';
   const own = (us ? (known?.needUnit ?? 'lb/cwt') : 'kg/t') as UnitSymbol;
   const factorUnits = [own, ...(['lb/bu', 'lb/cwt', 'kg/t'] as const).filter((u) => u !== own)];
   const feed = state.evaluation?.feed[crop.id];
   return (
     <>
       <BenchHead title="Feed" aside="what the crop still lacks, line by line" about="crop" />
-      <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
-        <SelectField
-          label="Need by"
-          value={n.school ?? 'yield-goal'}
-          options={[
-            { id: 'yield-goal', name: 'yield goal and factor' },
-            { id: 'local', name: 'local recommendation' },
-          ]}
-          onChange={(v) => set({ school: v })}
-        />
-        {local ? (
-          <>
-            <QuantityField
-              label="Recommendation"
-              value={n.need}
-              units={us ? ['lb/ac', 'kg/ha'] : ['kg/ha', 'lb/ac']}
-              onChange={(q) => set({ need: q })}
-              problem={problemAt(state.problems, `${at}/need`)}
-            />
-            <TextField
-              label="Its source"
-              value={n.source ?? ''}
-              onChange={(v) => set({ source: v.slice(0, 200) || undefined })}
-            />
-          </>
-        ) : (
-          <QuantityField
-            label="Nitrogen per yield"
-            value={n.factor}
-            units={factorUnits}
-            placeholder="usual"
-            onChange={(q) => set({ factor: q })}
-            problem={problemAt(state.problems, `${at}/factor`)}
-          />
-        )}
+      <Need cropId={crop.id} n={n} at={at} factorUnits={factorUnits} set={set} />
+      <Credits cropId={crop.id} n={n} at={at} set={set} />
+      <div className="mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
         <SelectField
           label="Product"
           value={n.product ?? ''}
@@ -91,14 +61,16 @@ export function FeedStep() {
       </div>
       {!feed?.need && (
         <p className="mt-2 text-ink2 italic">
-          {local
+          {n.school === 'local'
             ? 'Type the recommendation.'
-            : known?.needByYield
-              ? 'The need follows from the yield goal in step Rotation.'
-              : 'No general factor is held for this crop: type the local recommendation.'}
+            : n.school === 'optimum'
+              ? 'Type yields at four rates or more, and both prices.'
+              : known?.needByYield
+                ? 'The need follows from the yield goal in step Rotation.'
+                : 'No general factor is held for this crop: type the local recommendation.'}
         </p>
       )}
-      <NitrogenLedger cropId={crop.id} local={local} />
+      <NitrogenLedger cropId={crop.id} />
       {feed?.product && (
         <p className="mt-3">
           In {knowledge.products.find((p) => p.id === n.product)?.name}:{' '}
@@ -139,8 +111,8 @@ export function FeedStep() {
           )
         }
       />
-      <Doings
-        kind="irrigate"
+      <Supply cropId={crop.id} />
+      <Waterings
         subject={crop.id}
         day={addDays(operationOf(state.plan, 'sow', crop.id)?.when.on ?? today(), 40)}
       />

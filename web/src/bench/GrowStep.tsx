@@ -27,6 +27,32 @@ function Days({ span, years, of }: { span: Clock['blooms']; years: number; of: n
   );
 }
 
+/** What leaving the bloom, clipping it and ending the cover come to. */
+function Choice({ of: c }: { of: Clock }) {
+  if (!c.blooms) return <i className="text-ink2">no bloom to decide on</i>;
+  const insects = (n: number) => `${n} ${n === 1 ? 'day' : 'days'} of bloom for insects`;
+  return (
+    <>
+      <span className="block">
+        Left: {c.insectDays > 0 ? insects(c.insectDays) : 'few insects visit it'}
+        {c.seeds ? `, seed from ${spokenDate(c.seeds.early)} on` : ', no seed before its end'}.
+      </span>
+      {c.clipBy && (
+        <>
+          <span className="block">
+            Clipped by {spokenDate(c.clipBy)}
+            {c.insectDays > 0 && `: ${insects(c.insectDaysClipped)} before`}
+            {c.bloomsAgain
+              ? `, in bloom again about ${spokenDate(c.bloomsAgain)}.`
+              : '; it hardly grows again.'}
+          </span>
+          <span className="block">Ended by {spokenDate(c.clipBy)}: no seed, no second look.</span>
+        </>
+      )}
+    </>
+  );
+}
+
 /** When each species flowers and when its first seed can grow, as simulated until the cover ends. */
 function Clocks({ clocks }: { clocks: Clock[] }) {
   if (clocks.length === 0) return null;
@@ -40,6 +66,7 @@ function Clocks({ clocks }: { clocks: Clock[] }) {
               <th className="py-1">species</th>
               <th>first bloom</th>
               <th>first seed that can grow</th>
+              <th>leave it, clip it or end it</th>
             </tr>
           </thead>
           <tbody>
@@ -53,6 +80,9 @@ function Clocks({ clocks }: { clocks: Clock[] }) {
                 </td>
                 <td>
                   <Days span={c.seeds} years={c.seedYears} of={c.years} />
+                </td>
+                <td className="text-[13px]">
+                  <Choice of={c} />
                 </td>
               </tr>
             ))}

@@ -36,6 +36,10 @@ describe('the step Grow', () => {
                   },
                 ],
               },
+              grazings: [],
+              stockCautions: [],
+              uses: [],
+              quality: [],
               clocks: [
                 {
                   species: 'cereal-rye',
@@ -44,6 +48,8 @@ describe('the step Grow', () => {
                   bloomYears: 22,
                   seedYears: 0,
                   years: 30,
+                  insectDays: 0,
+                  insectDaysClipped: 0,
                 },
               ],
             },

@@ -1,14 +1,15 @@
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { afterEach, describe, expect, test } from 'vitest';
 
-import type { Plan, Schemas } from '../api/client';
+import type { Evaluation, Plan, Schemas } from '../api/client';
 import { operationOf } from '../plan/edit';
 import { useOpenPlan } from '../plan/context';
 import { opened } from '../plan/openedPlan';
 import { choose } from '../ui/choosing';
 import { BlendControls } from './BlendControls';
 import { CropDate } from './CropDate';
-import { Doings } from './Doings';
+import { Grazings } from './Grazings';
+import { Waterings } from './Waterings';
 import { TitleRow } from './TitleRow';
 
 afterEach(cleanup);
@@ -153,25 +154,83 @@ describe('how a mix is blended', () => {
 });
 
 describe('stock and water', () => {
-  test('grazing is added with its day and share, changed and removed', () => {
-    const bench = opened(<Doings kind="graze" subject="v1" day="2027-04-14" />);
+  const grown = (e: Evaluation): Evaluation => ({
+    ...e,
+    grow: {
+      ...e.grow,
+      steps: {
+        v1: {
+          clocks: [],
+          verdicts: {},
+          stockCautions: [
+            {
+              id: 'vetch-poisoning',
+              name: 'Vetch poisoning',
+              text: 'Vetch grazed for weeks has killed cattle.',
+              animals: ['cattle', 'horses'],
+              species: ['Hairy vetch'],
+            },
+            {
+              id: 'oestrogens',
+              name: 'Oestrogens',
+              text: 'Lower the fertility of ewes.',
+              animals: ['sheep'],
+              species: ['Red clover'],
+            },
+          ],
+          grazings: [],
+          uses: [],
+          quality: [],
+        },
+      },
+    },
+  });
+
+  test('a first grazing is kept once its cautions are read, changed and removed', () => {
+    const bench = opened(<Grazings subject="v1" day="2027-04-14" />, { evaluation: grown });
     press('Graze it');
+    expect(screen.queryByRole('checkbox')).toBeNull();
+    choose('Stock', 'beef cows');
+    const cautions = screen.getByRole('group', { name: 'Cautions for the stock' });
+    expect(cautions.textContent).toContain('Vetch poisoning (Hairy vetch)');
+    expect(cautions.textContent).not.toContain('Oestrogens');
+    expect(operationOf(bench.plan(), 'graze', 'v1')).toBeUndefined();
+    fireEvent.click(screen.getByRole('checkbox'));
     expect(operationOf(bench.plan(), 'graze', 'v1')).toMatchObject({
       takePercent: 50,
       when: { on: '2027-04-14' },
+      stock: { class: 'beef-cow' },
+      heeded: ['vetch-poisoning'],
     });
     type('Of the tops eaten', '30');
-    type('Grazed on', '10 Apr 2027');
+    type('Grazed from', '10 Apr 2027');
+    type('Last day', '20 Apr 2027');
+    type('Head', '40');
+    type('Paddocks', '4');
+    type('Height to leave', '10');
     expect(operationOf(bench.plan(), 'graze', 'v1')).toMatchObject({
       takePercent: 30,
       when: { on: '2027-04-10' },
+      until: '2027-04-20',
+      stock: { class: 'beef-cow', head: 40 },
+      paddocks: 4,
+      residualHeight: { value: 10, unit: 'cm' },
     });
+    choose('Stock', 'sheep');
+    expect(screen.getByRole('group', { name: 'Cautions for the stock' }).textContent).toContain(
+      'Oestrogens',
+    );
+    fireEvent.click(screen.getByRole('checkbox'));
+    expect(operationOf(bench.plan(), 'graze', 'v1')?.heeded).toEqual([
+      'vetch-poisoning',
+      'oestrogens',
+    ]);
     press(/remove/i);
     expect(operationOf(bench.plan(), 'graze', 'v1')).toBeUndefined();
   });
 
   test('water begins in the units of the farm', () => {
-    const bench = opened(<Doings kind="irrigate" subject="c2" day="2027-07-01" />, { us: true });
+    const bench = opened(<Waterings subject="c2" day="2027-07-01" />, { us: true });
     press('Irrigate');
     expect(operationOf(bench.plan(), 'irrigate', 'c2')?.depth).toEqual({ value: 1, unit: 'in' });
   });

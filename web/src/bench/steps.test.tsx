@@ -363,6 +363,14 @@ describe('the step Plant', () => {
 });
 
 describe('the step Feed', () => {
+  const line = (kind: string, label: string, kgHa: number, leftOut?: string) => ({
+    kind,
+    label,
+    amount: figure(`feed/c2/${kind}`, kgHa, 'kg/ha'),
+    sure: 'by rule',
+    says: 'as usual',
+    leftOut,
+  });
   const feed = (more: Partial<Evaluation['feed'][string]>) => (e: Evaluation) => ({
     ...e,
     feed: {
@@ -375,6 +383,12 @@ describe('the step Feed', () => {
         }),
         leftToBuy: figure('feed/c2/leftToBuy', 140, 'kg/ha'),
         assumed: [],
+        schools: [
+          { id: 'yield-goal', name: 'Yield goal and factor', lacks: '', chosen: true },
+          { id: 'local', name: 'Local recommendation', lacks: 'the recommendation', chosen: false },
+        ],
+        lines: [],
+        coverSchools: [],
         ...more,
       },
     },
@@ -382,21 +396,88 @@ describe('the step Feed', () => {
 
   test('the ledger runs from need to what is left, credits with their sign', () => {
     opened(<FeedStep />, {
-      evaluation: feed({ coverCredit: figure('feed/c2/coverCredit', 40, 'kg/ha') }),
+      evaluation: feed({
+        lines: [
+          line(
+            'previous-crop',
+            'From the crop before',
+            45,
+            'the local recommendation has it inside',
+          ),
+          line('cover', 'From the cover', 40),
+        ],
+      }),
     });
     const lines = screen.getAllByRole('row').map((r) => r.textContent ?? '');
     expect(lines.find((l) => l.startsWith('Need'))).toContain('150 … 210');
     expect(lines.find((l) => l.startsWith('From the cover'))).toContain('−40');
     expect(lines.find((l) => l.startsWith('Left to buy'))).toContain('140');
+    expect(screen.getByRole('region', { name: 'Not counted' }).textContent).toMatch(
+      /From the crop before, 45.*the local recommendation has it inside/,
+    );
+    expect(screen.getByRole('list', { name: 'Need by each school' }).textContent).toContain(
+      'Local recommendation: wants the recommendation',
+    );
+  });
+
+  test('supply against uptake is told by the week, with where it runs short', () => {
+    const week = (n: number, shortYears: number) => ({
+      week: n,
+      on: `2028-06-0${n}`,
+      uptakeLow: 1,
+      uptake: 9 * n,
+      uptakeHigh: 30,
+      freeLow: 5,
+      free: 40,
+      freeHigh: 80,
+      held: 22,
+      fed: n === 2 ? 60 : 0,
+      shortYears,
+    });
+    opened(<FeedStep />, {
+      evaluation: feed({
+        supply: {
+          unit: 'kg/ha',
+          years: 30,
+          weeks: [week(1, 0), week(2, 12)],
+          says: ['It runs short from about week 2 in 12 of 30 years.'],
+        },
+      }),
+    });
+    const rows = within(screen.getByRole('region', { name: 'Supply by week' })).getAllByRole('row');
+    expect(rows).toHaveLength(3);
+    expect(rows[2]!.textContent).toMatch(/^2.*18 \(1 to 30\)40 \(5 to 80\)2260.*12 of 30 years$/);
+    expect(screen.getByText(/runs short from about week 2/)).toBeTruthy();
+  });
+
+  test('each school, the stand before and the reference are entered', () => {
+    const bench = opened(<FeedStep />, { evaluation: feed({ cropBefore: 'alfalfa' }) });
+    const nitrogen = () => bench.plan().crops.find((c) => c.id === 'c2')?.nitrogen;
+    choose('Legume stand before it', 'fair');
+    const type = (label: string, text: string) => {
+      fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
+      fireEvent.blur(screen.getByLabelText(label));
+    };
+    type('Organic matter the recommendation rests on', '3');
+    choose('Need by', 'rates that were tried');
+    type('Price of the grain', '180');
+    expect(nitrogen()).toMatchObject({
+      school: 'optimum',
+      standBefore: { stand: 'fair' },
+      organicMatterReference: 3,
+      response: { grainPrice: { value: 180 } },
+    });
+    fireEvent.click(screen.getByLabelText('credits of the crop before are inside'));
+    expect(nitrogen()?.creditsInside).toBe(false);
   });
 
   test('a tie-up is called so and not taken off', () => {
     opened(<FeedStep />, {
-      evaluation: feed({ coverCredit: figure('feed/c2/coverCredit', -20, 'kg/ha') }),
+      evaluation: feed({ lines: [line('cover', 'Tied up by the cover', -20)] }),
     });
-    const line = screen.getByText('Tied up by the cover').closest('tr')!;
-    expect(line.textContent).not.toContain('−−');
-    expect(line.textContent).toContain('-20');
+    const row = screen.getByText('Tied up by the cover').closest('tr')!;
+    expect(row.textContent).not.toContain('−−');
+    expect(row.textContent).toContain('-20');
   });
 
   test('what the simulation assumes to be fed is said with its days', () => {

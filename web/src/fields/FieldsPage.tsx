@@ -19,6 +19,7 @@ import { addDays, dayNumber, spokenDate } from '../ui/days';
 import { months, timeScale } from '../section/scale';
 import { useWidth } from '../section/useWidth';
 import { Panel } from '../ui/Panel';
+import { FieldTurns } from './FieldTurns';
 import { NewField } from './NewField';
 import { NewFarm } from './NewFarm';
 import { DUE_DAYS, type RowBitmaps, type Span } from './rowBitmaps';
@@ -454,6 +455,7 @@ export function FieldsPage() {
           </p>
         )}
         {pending > 0 && <Refreshing pending={pending} fields={total} />}
+        {total > 1 && <FieldTurns pending={pending} />}
         <div className={GRID}>
           <span className="self-end text-right text-[12.5px] text-ink2">{some && 'days'}</span>
           <span className="self-end text-[12.5px] text-ink2">{some && 'field'}</span>

@@ -115,7 +115,16 @@ describe('a gate in the field', () => {
         ...e,
         grow: {
           ...e.grow,
-          steps: { [COVER.id]: { clocks: [], verdicts: { e1: [verdict] } } },
+          steps: {
+            [COVER.id]: {
+              clocks: [],
+              grazings: [],
+              stockCautions: [],
+              uses: [],
+              quality: [],
+              verdicts: { e1: [verdict] },
+            },
+          },
         },
       }),
     });

@@ -12,7 +12,7 @@ export type Of<K extends Kind> = Extract<Operation, { kind: K }>;
 type Dated = 'sow' | 'end' | 'harvest';
 /** Something that may be done more than once, with what it carries. */
 export type Doing =
-  | Pick<Of<'graze'>, 'kind' | 'takePercent'>
+  | Omit<Of<'graze'>, 'id' | 'subject' | 'when'>
   | Pick<Of<'irrigate'>, 'kind' | 'depth'>
   | Pick<Of<'feed'>, 'kind' | 'material' | 'rate' | 'rateOf' | 'placement'>;
 type When = Operation['when'];

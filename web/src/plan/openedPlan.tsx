@@ -99,6 +99,10 @@ const KNOWLEDGE = {
     },
   ],
   families: ['Fabaceae', 'Poaceae'],
+  stockClasses: [
+    { id: 'beef-cow', name: 'beef cows', animal: 'cattle', liveWeightKg: 600 },
+    { id: 'sheep', name: 'sheep', animal: 'sheep', liveWeightKg: 70 },
+  ],
   terminationMethods: [
     { id: 'roller-crimper', name: 'Roller-crimper', sprays: false },
     { id: 'burndown', name: 'Burndown herbicide', sprays: true },

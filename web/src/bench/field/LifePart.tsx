@@ -1,4 +1,4 @@
-import { KeptText, problemAt } from '../../ui/inputs';
+import { KeptText, NumberField, problemAt, QuantityField, SelectField } from '../../ui/inputs';
 import { useOpenPlan } from '../../plan/context';
 import { GROUPS } from '../../ui/GroupMark';
 import { RowsField } from '../../ui/RowsField';
@@ -6,7 +6,7 @@ import { ROW, type PartProps } from './part';
 
 /** What lives and lived there: weeds, pests, stock, crops of the past, herbicides that may still act. */
 export function LifePart({ field, change, problems }: PartProps) {
-  const { knowledge } = useOpenPlan();
+  const { knowledge, us } = useOpenPlan();
   const ingredients = [...new Set((field.residuals ?? []).map((r) => r.activeIngredient))];
   return (
     <>
@@ -60,6 +60,32 @@ export function LifePart({ field, change, problems }: PartProps) {
             onChange={(v) => change({ [key]: v })}
           />
         ))}
+        <NumberField
+          label="Nitrate nitrogen in that water"
+          value={field.waterNitrateMgL}
+          suffix="mg/L"
+          max={200}
+          onChange={(v) => change({ waterNitrateMgL: v })}
+          problem={problemAt(problems, '/waterNitrateMgL')}
+        />
+        <SelectField
+          label="Fence"
+          value={field.fence ?? ''}
+          empty="not entered"
+          options={[
+            { id: 'none', name: 'none' },
+            { id: 'electric', name: 'electric' },
+            { id: 'permanent', name: 'permanent' },
+          ]}
+          onChange={(v) => change({ fence: v || undefined })}
+        />
+        <QuantityField
+          label="Way to where stock are kept"
+          value={field.stockDistance}
+          units={us ? ['mi', 'km'] : ['km', 'mi']}
+          onChange={(v) => change({ stockDistance: v })}
+          problem={problemAt(problems, '/stockDistance')}
+        />
       </div>
       <RowsField
         title="Crops of the past"

@@ -31,6 +31,7 @@ class ArchitectureTest {
             "mix",
             "ground",
             "termination",
+            "grazing",
             "tillage",
             "nitrogen",
             "advice",

@@ -131,6 +131,8 @@ class PastYearIT extends InBrowser {
         page.navigate("/fields/field-kettle-hollow/end");
         double before = shown("Dry tops simulated without it");
         button("Graze it").click();
+        choose("Stock", "sheep");
+        page.getByText("I have read this for these stock").click();
         assertThat(page.locator("main")).containsText("Eight parts in ten of the nitrogen eaten come back");
         saved();
         assertTrue(shown("Dry tops simulated without it") < before);

@@ -36,6 +36,7 @@ class WallTest {
             "GET /api/farms",
             "GET /api/fields",
             "GET /api/field-sections",
+            "GET /api/field-turns",
             "GET /api/refresh",
             "POST /api/formats/plan",
             "GET /api/lots",

@@ -5,6 +5,7 @@ import app.etlo.core.knowledge.ForageQuality;
 import app.etlo.core.knowledge.Group;
 import app.etlo.core.knowledge.Species;
 import app.etlo.core.knowledge.TerminationMethod.Means;
+import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.termination.MulchGoal;
 import app.etlo.core.termination.Termination;
@@ -14,6 +15,9 @@ import java.util.Optional;
 
 /** Whether what the end leaves is enough, needed at all, and harmless. */
 final class EndOfMulch {
+    /** Half of the years: Etlo's own round share. */
+    private static final double OFTEN = 0.5;
+
     private EndOfMulch() {}
 
     static List<Judgement> rules() {
@@ -54,6 +58,23 @@ final class EndOfMulch {
                         Source.commonPractice("grazing two thirds and a full mulch cannot both be had"),
                         "high",
                         EndOfMulch::grazed),
+                new CoverJudgement(
+                        "sorghum-grazed",
+                        Weight.STOP,
+                        "stock are to eat a sorghum, sudangrass or hybrid under its height, or at or after the usual first frost",
+                        Source.commonPractice(
+                                "prussic acid in young, wilted or frosted sorghums: 45 cm for sudangrass, 60 cm for hybrids; after a light"
+                                        + " frost new shoots are the most poisonous, after a killing frost 7 to 10 days and dry"),
+                        "high",
+                        EndOfMulch::sorghum),
+                new CoverJudgement(
+                        "stock-on-wet-soil",
+                        Weight.STOP,
+                        "stock are let in on a day on which the top of the soil is too wet to bear them in half of the years or more",
+                        Source.commonPractice(
+                                "hooves on wet ground make a pan of the top 5 to 8 cm that stays for a year or more; dry or frozen ground bears"),
+                        "medium",
+                        EndOfMulch::wet),
                 new CoverJudgement(
                         "headed-forage",
                         Weight.THINK,
@@ -125,6 +146,42 @@ final class EndOfMulch {
                         "an end before bloom"));
     }
 
+    private static Optional<Said> wet(Situation s, Situation.Cover c) {
+        return c.facts().grazed().stream()
+                .filter(g -> g.wetShare() >= OFTEN)
+                .findFirst()
+                .map(g -> new Said(
+                        Optional.of(g.on()),
+                        "Stock come in on " + Shown.date(g.on())
+                                + ", when the top of the soil is too wet to bear them in about "
+                                + Math.round(10 * g.wetShare())
+                                + " years of 10. Let them in only when a handful no longer presses to a ribbon or the ground is frozen, and"
+                                + " have a place to take them off to.",
+                        List.of("wet " + g.on()),
+                        "a drier or a frozen day, or another use"));
+    }
+
+    private static Optional<Said> sorghum(Situation s, Situation.Cover c) {
+        return c.facts().grazed().stream()
+                .flatMap(g -> g.sorghum().stream())
+                .filter(g -> g.frosted() || g.heightCm() < g.neededCm())
+                .findFirst()
+                .map(g -> new Said(
+                        Optional.of(g.on()),
+                        g.name() + " would be grazed on " + Shown.date(g.on())
+                                + (g.frosted()
+                                        ? ", at or after the usual first frost. Frost frees prussic acid: keep stock off from any frost on; after a"
+                                                + " light one new shoots are the most poisonous until they stand "
+                                                + s.sayRound(g.neededCm(), Unit.CENTIMETRE)
+                                                + ", after a killing one wait 7 to 10 days until it is dry."
+                                        : " at about " + s.sayRound(g.heightCm(), Unit.CENTIMETRE) + ", under the "
+                                                + s.sayRound(g.neededCm(), Unit.CENTIMETRE)
+                                                + " from which it is grazed: young plants hold the most prussic acid, wilted ones too.")
+                                + " Nitrate adds to it after drought and much nitrogen. A forage test and the veterinarian decide.",
+                        List.of("grazed " + g.on(), g.frosted() ? "frost" : "height"),
+                        "a later or an earlier day, or another species"));
+    }
+
     /** Cut for forage, or kept: the stage for one is not the stage for the other. */
     private static Optional<Said> headed(Situation s, Situation.Cover c) {
         return c.components().stream()
@@ -149,7 +206,14 @@ final class EndOfMulch {
                 .filter(x -> x.use().fed() && isMulch(x))
                 .map(x -> new Said(
                         x.end().map(Termination::date),
-                        "Stock are to eat this cover, and it is to be a mulch: what is eaten does not lie on the ground. Decide which comes first:"
+                        "Stock are to eat this cover, and it is to be a mulch: what is eaten does not lie on the ground."
+                                + (x.facts().stand().topsKgHa() > 0
+                                        ? " With what is eaten it comes to about "
+                                                + s.sayRound(x.facts().stand().topsKgHa(), Unit.KG_PER_HA) + ", where "
+                                                + s.sayRound(MulchGoal.AIM_KG_HA, Unit.KG_PER_HA)
+                                                + " is the least that is aimed at."
+                                        : "")
+                                + " Decide which comes first:"
                                 + " stop grazing early enough for it to grow again, or plan weed control as without a mulch.",
                         List.of("fed", "mulch"),
                         "one aim instead of two"));

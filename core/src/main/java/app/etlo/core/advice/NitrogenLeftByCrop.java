@@ -17,7 +17,7 @@ final class NitrogenLeftByCrop extends Judgement {
                 "nitrogen-left-by-crop",
                 Weight.TIP,
                 Step.FEED,
-                "a crop that leaves much nitrogen is followed by one that needs it",
+                "a crop that leaves much nitrogen is followed by one that needs it and has no yield goal, so that no ledger counts it",
                 Source.commonPractice("nitrogen credits of alfalfa, leys and grain legumes; by local rule"),
                 "low");
     }
@@ -32,14 +32,14 @@ final class NitrogenLeftByCrop extends Judgement {
     private Optional<Note> pair(Situation s, CropInTime first, CropInTime second) {
         double left = first.crop().growing().nitrogenLeftKgHa();
         boolean needs = second.crop().need().map(n -> n.value().middle() > 0).orElse(false);
-        return left >= MUCH_KG_HA && needs
+        return left >= MUCH_KG_HA && needs && second.yieldGoal().isEmpty()
                 ? Optional.of(note(
                         second.id(),
                         second.planted(),
                         first.crop().name() + " usually leaves about " + s.sayRound(left, Unit.KG_PER_HA)
-                                + " of nitrogen. Many local recommendations have it inside; count it once.",
+                                + " of nitrogen. With a yield goal the ledger counts it; many local recommendations have it inside.",
                         List.of(first.crop().id() + " before " + second.crop().id()),
-                        "the local recommendation for this sequence"))
+                        "a yield goal, or the local recommendation for this sequence"))
                 : Optional.empty();
     }
 }

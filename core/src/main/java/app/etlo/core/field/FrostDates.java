@@ -46,6 +46,11 @@ public record FrostDates(MonthDay lastSpring, MonthDay firstAutumn) {
         return List.copyOf(found);
     }
 
+    /** Whether a day lies between the usual first frost of autumn and the last of spring. */
+    public boolean isFrosty(LocalDate day) {
+        return !coldSeasons(day, day).isEmpty();
+    }
+
     private static LocalDate previousOrSame(MonthDay day, LocalDate date) {
         LocalDate here = day.atYear(date.getYear());
         return here.isAfter(date) ? day.atYear(date.getYear() - 1) : here;

@@ -22,6 +22,7 @@ public record Knowledge(
         Library<Aim> aims,
         Library<Station> stations,
         Library<Caution> cautions,
+        Library<StockClass> stockClasses,
         PlantKinds plantKinds,
         SpeciesSheets sheets) {
 
@@ -80,6 +81,7 @@ public record Knowledge(
                 aims,
                 stations,
                 cautions,
+                stockClasses,
                 plantKinds,
                 sheets);
     }

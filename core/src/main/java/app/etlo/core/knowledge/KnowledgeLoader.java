@@ -94,6 +94,15 @@ public final class KnowledgeLoader {
                 library("aims.csv", r -> new Aim(r.id("id"), r.text("name"))),
                 stations(),
                 cautions,
+                library(
+                        "stock-classes.csv",
+                        r -> new StockClass(
+                                r.id("id"),
+                                r.text("name"),
+                                r.text("animals"),
+                                r.number("liveWeightKg", 10, 1500),
+                                band(r, "intakeLow", "intake", "intakeHigh", 1, 6),
+                                source(r))),
                 new Knowledge.PlantKinds(kinds, kindOf("species", kinds), kindOf("crop", kinds)),
                 sheets);
     }

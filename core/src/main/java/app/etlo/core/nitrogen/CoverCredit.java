@@ -59,23 +59,27 @@ public record CoverCredit(Figure released, Figure credit) implements Figured {
                 "Share of the cover's nitrogen released",
                 Unit.PERCENT,
                 Input.figure("n", stand.nitrogenPercent(), Unit.G_PER_KG));
-        boolean weighed = stand.isWeighed();
-        Band counted = weighed ? Band.exactly(1) : new Band(0, released.middle() < 0 ? 1 : 0.5, 1);
         Figure credit = CREDIT.figure(
                 prefix + "/coverCredit",
                 released.middle() < 0 ? "Tied up by the cover" : "From the cover",
                 Unit.KG_PER_HA,
                 Input.figure("tops", stand.nitrogenInTops()),
                 Input.figure("released", released),
-                Input.banded(
-                        "evidence",
-                        "What the evidence lets count",
-                        counted,
-                        Unit.FRACTION,
-                        weighed ? Origin.MEASURED : Origin.DEFAULT,
-                        weighed
-                                ? "weighed"
-                                : stand.evidence().isPresent() ? "expected, not weighed" : "simulated, not weighed"));
+                evidence(stand, released.middle() < 0));
         return new CoverCredit(released, credit);
+    }
+
+    /** What the evidence of a stand lets count of a release, or of a tie-up. */
+    static Input evidence(Stand stand, boolean tieUp) {
+        boolean weighed = stand.isWeighed();
+        return Input.banded(
+                "evidence",
+                "What the evidence lets count",
+                weighed ? Band.exactly(1) : new Band(0, tieUp ? 1 : 0.5, 1),
+                Unit.FRACTION,
+                weighed ? Origin.MEASURED : Origin.DEFAULT,
+                weighed
+                        ? "weighed"
+                        : stand.evidence().isPresent() ? "expected, not weighed" : "simulated, not weighed");
     }
 }

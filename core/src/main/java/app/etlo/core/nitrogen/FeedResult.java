@@ -9,23 +9,38 @@ import java.util.Optional;
 /**
  * The nitrogen of a cash crop.
  *
- * @param credit of the cover ahead of it
+ * @param cover credit of the cover ahead of it, by school
+ * @param schools of its need, side by side
+ * @param ledger what it need not be fed
  * @param need kg/ha
  * @param planned what the plan's own feedings bring, kg/ha
  * @param assumed what the simulation feeds it where the plan does not say
+ * @param cropBefore id of the crop whose credit it may have; empty where none is entered
+ * @param supply against uptake by the week; empty where it is not simulated
  * @param bought what is left to buy; empty without a need
  */
 public record FeedResult(
-        Optional<CoverCredit> credit,
+        Optional<CoverSchools> cover,
+        List<NeedSchool> schools,
+        NitrogenLedger ledger,
         Optional<Figure> need,
         Optional<Figure> planned,
         UsualFeeding.Shown assumed,
-        Optional<LeftToBuy> bought)
+        Optional<LeftToBuy> bought,
+        Optional<String> cropBefore,
+        Optional<SupplyAndUptake> supply)
         implements Figured {
     @Override
     public List<Figure> figures() {
         List<Figure> all = new ArrayList<>();
-        credit.ifPresent(c -> all.addAll(c.figures()));
+        cover.ifPresent(c -> {
+            all.addAll(c.content().figures());
+            all.addAll(c.figures());
+        });
+        ledger.figures().stream()
+                .filter(f -> all.stream().noneMatch(x -> x.id().equals(f.id())))
+                .forEach(all::add);
+        schools.stream().filter(s -> !s.chosen()).forEach(s -> s.amount().ifPresent(all::add));
         all.addAll(Figured.present(need, planned));
         all.addAll(assumed.figures());
         bought.ifPresent(b -> all.addAll(b.figures()));

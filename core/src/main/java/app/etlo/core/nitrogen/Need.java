@@ -13,7 +13,7 @@ import app.etlo.core.working.Source;
 import java.util.Optional;
 
 /**
- * What the crop needs before credits. Two schools so far: yield goal times a factor, or a local recommendation typed in.
+ * What the crop needs, by school: yield goal times a factor, the rate that paid best where rates were tried, or a local recommendation.
  * The 0.6-0.7 lb of bought nitrogen per bushel that careful growers report has credits inside and is no need.
  */
 public final class Need {
@@ -53,6 +53,18 @@ public final class Need {
                 factor.map(f -> Input.of(
                                 "factor", "Nitrogen per yield", f.value(), f.unit(), Origin.ENTERED, "feed step"))
                         .orElseGet(() -> usual(crop))));
+    }
+
+    /**
+     * The rate that paid best where rates were tried: that of the plateau, which overstates less, else of the quadratic.
+     *
+     * @param ratio price of a kg of nitrogen over that of a kg of grain, above zero
+     * @return empty where the response does not bend
+     */
+    public static Optional<Figure> optimum(String prefix, YieldResponse response, double ratio) {
+        return response.plateau()
+                .or(response::quadratic)
+                .map(f -> f.best(prefix + "/need", ratio, response.mostKgHa()));
     }
 
     /** A local recommendation as typed. */

@@ -35,7 +35,28 @@ public final class UsualFeeding {
     private static final Formula PART = Formula.of(
             "A part of the usual need", "need * part / 100", Source.commonPractice("split feeding"), "need", "part");
 
+    private static final Formula LESS = Formula.of(
+            "The usual need less what the crop before leaves",
+            "max(need - left, 0)",
+            Source.commonPractice("credits of grain legumes and others that leave nitrogen; by local rule"),
+            "need",
+            "left");
+
     private UsualFeeding() {}
+
+    /**
+     * A need less what the crop before usually leaves.
+     *
+     * @param from that crop, in words
+     */
+    public static Figure lessLeft(String prefix, Figure need, double leftKgHa, String from) {
+        return LESS.figure(
+                prefix + "/assumedNeed",
+                "Assumed to be fed in all",
+                Unit.KG_PER_HA,
+                Input.figure("need", need, Unit.KG_PER_HA),
+                Input.of("left", "Usually left by " + from, leftKgHa, Unit.KG_PER_HA, Origin.LIBRARY, "crop table"));
+    }
 
     /**
      * One feeding.
@@ -58,15 +79,15 @@ public final class UsualFeeding {
     /**
      * All that a crop is taken to be fed.
      *
-     * @param need by its usual yield, where no yield goal gives it one
+     * @param whole figures that lead to what is parted, besides the need that is shown anyway
      */
-    public record Shown(Optional<Figure> need, List<Assumed> parts) implements Figured {
+    public record Shown(List<Figure> whole, List<Assumed> parts) implements Figured {
         /** Nothing. */
-        public static final Shown NONE = new Shown(Optional.empty(), List.of());
+        public static final Shown NONE = new Shown(List.of(), List.of());
 
         @Override
         public List<Figure> figures() {
-            List<Figure> all = new ArrayList<>(Figured.present(need));
+            List<Figure> all = new ArrayList<>(whole);
             parts.forEach(p -> all.add(p.nitrogen()));
             return all;
         }

@@ -22,6 +22,8 @@ public enum Unit {
     SQUARE_FOOT("ft2", Dimension.AREA, Exact.FOOT_M * Exact.FOOT_M),
 
     METRE("m", Dimension.LENGTH, 1),
+    KILOMETRE("km", Dimension.LENGTH, 1000),
+    MILE("mi", Dimension.LENGTH, 5280 * Exact.FOOT_M),
     CENTIMETRE("cm", Dimension.LENGTH, 0.01),
     MILLIMETRE("mm", Dimension.LENGTH, 0.001),
     FOOT("ft", Dimension.LENGTH, Exact.FOOT_M),

@@ -42,6 +42,7 @@ public enum UnitSystem {
                 case GALLON -> Unit.LITRE;
                 case SQUARE_FOOT -> Unit.SQUARE_METRE;
                 case MILE_PER_H -> Unit.KM_PER_H;
+                case MILE -> Unit.KILOMETRE;
                 case GAL_PER_AC -> Unit.L_PER_HA;
                 case PER_FT2 -> Unit.PER_M2;
                 case FAHRENHEIT -> Unit.CELSIUS;
@@ -71,6 +72,7 @@ public enum UnitSystem {
             case PER_HA -> Unit.PER_AC;
             case PER_KG -> Unit.PER_LB;
             case KM_PER_H -> Unit.MILE_PER_H;
+            case KILOMETRE -> Unit.MILE;
             case KG_PER_L -> Unit.LB_PER_GAL;
             case MONEY_PER_HA -> Unit.MONEY_PER_AC;
             case MONEY_PER_KG -> Unit.MONEY_PER_LB;

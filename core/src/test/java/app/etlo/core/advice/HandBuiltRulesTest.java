@@ -734,6 +734,16 @@ class HandBuiltRulesTest {
                         with(rye().wants("mulch").fed(false)),
                         with(rye().wants("mulch"))),
                 new Rule(
+                        "stock-on-wet-soil",
+                        "presses to a ribbon",
+                        with(rye().grazedWet(0.6)),
+                        with(rye().grazedWet(0.3))),
+                new Rule(
+                        "sorghum-grazed",
+                        "young plants hold the most prussic acid",
+                        with(rye().grazedSorghum(59, false)),
+                        with(rye().grazedSorghum(61, false))),
+                new Rule(
                         "headed-forage",
                         "14 to 18 % in the boot",
                         with(rye().fed(false).comeTo("cereal-rye", 0.95).ended(ended("mow", "2027-05-01"))),

@@ -62,6 +62,7 @@ import java.util.Set;
  */
 final class Scene {
     static final Knowledge KNOWLEDGE = KnowledgeLoader.shipped();
+    private static final LocalDate GRAZED = LocalDate.of(2026, 8, 1);
     static final LocalDate TODAY = LocalDate.of(2026, 7, 1);
     private static final Formula AS_SAID = Formula.of("As said", "v", Source.own("a test"), "v");
 
@@ -441,6 +442,21 @@ final class Scene {
                     facts.water(),
                     facts.nearRowKgHa());
             return this;
+        }
+
+        CoverScene grazedSorghum(double heightCm, boolean frosted) {
+            facts = facts.grazing(
+                    List.of(grazedOn(0, new EndFacts.Sorghum("Sorghum-sudangrass", GRAZED, heightCm, 60, frosted))));
+            return this;
+        }
+
+        CoverScene grazedWet(double share) {
+            facts = facts.grazing(List.of(grazedOn(share)));
+            return this;
+        }
+
+        private static EndFacts.Grazed grazedOn(double wetShare, EndFacts.Sorghum... sorghum) {
+            return new EndFacts.Grazed(GRAZED, wetShare, List.of(sorghum));
         }
 
         CoverScene comeTo(String species, double stage) {

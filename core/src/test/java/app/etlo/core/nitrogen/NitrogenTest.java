@@ -321,16 +321,37 @@ class NitrogenTest {
                         KNOWLEDGE.products().get("urea"), LocalDate.of(2027, 5, 1), 40)));
         LeftToBuy bought = left(150, Optional.of(credit.credit()), "uan28");
         FeedResult all = new FeedResult(
-                Optional.of(credit),
+                Optional.of(new CoverSchools(credit, Optional.empty(), Optional.empty())),
+                List.of(new NeedSchool("yield-goal", "Yield goal", Optional.of(need(150)), "", true)),
+                NitrogenLedger.of(
+                        "feed/c",
+                        List.of(
+                                new LedgerLine(
+                                        LedgerLine.Kind.COVER,
+                                        "From the cover",
+                                        credit.credit(),
+                                        LedgerLine.Sureness.MEASURED,
+                                        ""),
+                                new LedgerLine(
+                                        LedgerLine.Kind.PREVIOUS_CROP,
+                                        "From the crop before",
+                                        SoilCredits.previousCrop("feed/c", 45, "soybean"),
+                                        LedgerLine.Sureness.RULE,
+                                        "")),
+                        Optional.empty()),
                 Optional.of(need(150)),
                 Optional.of(planned),
                 UsualFeeding.Shown.NONE,
-                Optional.of(bought));
+                Optional.of(bought),
+                Optional.of("soybean"),
+                Optional.empty());
         assertThat(all.figures())
                 .extracting(Figure::id)
                 .containsExactly(
                         "feed/c/released",
                         "feed/c/coverCredit",
+                        "feed/c/previousCrop",
+                        "feed/c/credits",
                         "feed/c/need",
                         "feed/c/planned",
                         "feed/c/leftToBuy",

@@ -1,5 +1,6 @@
 package app.etlo.server.evaluation;
 
+import app.etlo.core.plan.asked.FieldTurns;
 import app.etlo.core.plan.document.Refused;
 import app.etlo.core.plan.shown.Evaluation;
 import app.etlo.server.access.Access;
@@ -62,6 +63,13 @@ class FieldListController {
             throw new Refused("/field", "from 1 to " + MOST_PICTURES + " fields");
         }
         return summaries.sections(fieldIds);
+    }
+
+    /** Which field first: in a dry spring, in a wet one, and for stock; of all fields as they were last computed. */
+    @Access(Who.MEMBER)
+    @GetMapping("/api/field-turns")
+    FieldTurns turns() {
+        return FieldTurns.of(summaries.turns());
     }
 
     /** How far computing the fields again has come. */

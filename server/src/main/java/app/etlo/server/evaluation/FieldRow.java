@@ -1,6 +1,7 @@
 package app.etlo.server.evaluation;
 
 import app.etlo.core.advice.Weight;
+import app.etlo.core.plan.asked.FieldTurn;
 import app.etlo.core.plan.shown.Evaluation;
 import app.etlo.core.quantity.UnitSystem;
 import java.util.Optional;
@@ -10,6 +11,7 @@ import java.util.Optional;
  *
  * @param area with its unit; empty while the field has never been evaluated
  * @param fault why the plan cannot be computed, as a sentence
+ * @param turn what decides when it is its turn in spring
  * @param state changes whenever the picture may have changed
  * @param current whether it was computed with everything as it is now
  */
@@ -25,6 +27,7 @@ record FieldRow(
         int thinks,
         Optional<TopNote> note,
         Optional<String> fault,
+        Optional<FieldTurn> turn,
         String state,
         boolean current) {
     /** The heaviest note not answered yet. */
@@ -45,12 +48,14 @@ record FieldRow(
                 0,
                 Optional.empty(),
                 fault,
+                Optional.empty(),
                 "",
                 fault.isPresent());
     }
 
     FieldRow as(String itsState, boolean isCurrent) {
         return new FieldRow(
-                fieldId, name, farmId, farmName, units, area, next, stops, thinks, note, fault, itsState, isCurrent);
+                fieldId, name, farmId, farmName, units, area, next, stops, thinks, note, fault, turn, itsState,
+                isCurrent);
     }
 }

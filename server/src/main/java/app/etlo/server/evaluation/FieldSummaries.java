@@ -1,5 +1,6 @@
 package app.etlo.server.evaluation;
 
+import app.etlo.core.plan.asked.FieldTurn;
 import app.etlo.core.plan.asked.SeedNeeds;
 import app.etlo.core.plan.asked.SeedNeeds.SeedNeed;
 import app.etlo.core.plan.chapter.Evaluated;
@@ -202,6 +203,18 @@ class FieldSummaries {
         });
     }
 
+    /** What decides when it is whose turn, of the fields that have a cover to end. */
+    List<FieldTurn> turns() {
+        return contexts.read(() -> jdbc
+                .sql("select list_row from field_summary where list_row is not null")
+                .query((r, i) -> text.kept(r.getString("list_row"), FieldRow.class))
+                .list()
+                .stream()
+                .flatMap(Optional::stream)
+                .flatMap(r -> r.turn().stream())
+                .toList());
+    }
+
     /** What a field's covers still need. */
     record FieldSeed(String fieldId, String name, List<SeedNeed> needs) {}
 
@@ -394,6 +407,7 @@ class FieldSummaries {
                 count(e, "think"),
                 open(e).findFirst().map(n -> new TopNote(n.weight(), n.text())),
                 Optional.empty(),
+                FieldTurn.of(evaluated),
                 "",
                 true);
     }

@@ -60,6 +60,14 @@ class KnowledgeController {
     /** A question on which a farm chooses its side. */
     record SchoolChoice(String id, String name, List<SideChoice> sides) {}
 
+    /**
+     * A class of stock.
+     *
+     * @param animal as cautions name it
+     * @param liveWeightKg of one, usual
+     */
+    record StockChoice(String id, String name, String animal, double liveWeightKg) {}
+
     record JudgementView(String name, String weight, String speaks, String source) {}
 
     record KnowledgeView(
@@ -73,6 +81,7 @@ class KnowledgeController {
             List<String> families,
             List<EndChoice> terminationMethods,
             List<Choice> endZones,
+            List<StockChoice> stockClasses,
             List<Choice> products,
             Collection<Aim> aims,
             List<String> textures,
@@ -137,6 +146,9 @@ class KnowledgeController {
                         .toList(),
                 knowledge.endZones().all().stream()
                         .map(z -> new Choice(z.id(), z.name()))
+                        .toList(),
+                knowledge.stockClasses().all().stream()
+                        .map(c -> new StockChoice(c.id(), c.name(), c.animal(), c.liveWeightKg()))
                         .toList(),
                 choices(knowledge.products().all(), Product::id, Product::name),
                 knowledge.aims().all(),

@@ -174,15 +174,19 @@ record PlanPage(
                 plant.rating().map(PlanPage::text).orElse(""),
                 feed.leftToBuy().isEmpty()
                         ? List.of()
-                        : Stream.of(
-                                        line("Need", feed.need()),
-                                        line("From the cover", feed.coverCredit()),
-                                        line("Planned to be fed", feed.planned()),
-                                        line("Left to buy", feed.leftToBuy()),
-                                        line("Product", feed.product()),
-                                        line("Product, volume", feed.productVolume()),
-                                        line("Product for the field", feed.productForField()),
-                                        line("Cost", feed.productCost()))
+                        : Stream.concat(
+                                        Stream.concat(
+                                                Stream.of(line("Need", feed.need())),
+                                                feed.lines().stream()
+                                                        .filter(l -> l.leftOut().isEmpty())
+                                                        .map(l -> line(l.label(), Optional.of(l.amount())))),
+                                        Stream.of(
+                                                line("Planned to be fed", feed.planned()),
+                                                line("Left to buy", feed.leftToBuy()),
+                                                line("Product", feed.product()),
+                                                line("Product, volume", feed.productVolume()),
+                                                line("Product for the field", feed.productForField()),
+                                                line("Cost", feed.productCost())))
                                 .flatMap(Optional::stream)
                                 .toList());
     }

@@ -68,7 +68,7 @@ final class Chapters {
         List<CoverResult> covers = plan.covers().stream()
                 .map(c -> cover(plan, c, growth, grown, sow))
                 .toList();
-        Map<String, FeedResult> feed = FeedChapter.of(plan, covers);
+        Map<String, FeedResult> feed = FeedChapter.of(plan, covers, growth);
         List<Pass> later = plan.timeline().passes().stream()
                 .filter(p -> planted.stream().noneMatch(c -> c.passes().contains(p)))
                 .toList();
@@ -160,7 +160,9 @@ final class Chapters {
                                 sown.seedbed(),
                                 clocks,
                                 new FieldGates(plan, c, growth.ground(), ending.fallbacks()))
-                        .verdicts());
+                        .verdicts(),
+                ForageChapter.of(plan, c, growth.ground(), ending.stand(), facts),
+                LivingMulches.of(c, growth.ground()));
     }
 
     private static List<Note> notes(

@@ -17,6 +17,7 @@ import app.etlo.core.plan.growth.StandParts;
 import app.etlo.core.plan.timeline.CoverInTime;
 import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.plan.timeline.Timeline;
+import app.etlo.core.termination.Termination;
 import app.etlo.core.weather.Percentiles;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -27,6 +28,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** Reads from the plan's ground what judgements on the end of a cover look at. */
 final class EndFactsOf {
@@ -42,6 +44,7 @@ final class EndFactsOf {
     private static final double BEES_FLY_C = 8;
 
     private static final double LEAST_KG_HA = 1;
+    private static final String PRUSSIC_ACID = "prussic-acid";
 
     private final PlanInTime plan;
     private final CoverInTime cover;
@@ -59,7 +62,8 @@ final class EndFactsOf {
         Optional<LocalDate> end = cover.endsOn();
         return growth.ground()
                 .filter(g -> cover.sown().isPresent() && end.filter(g::covers).isPresent())
-                .map(g -> new EndFactsOf(plan, cover, g).facts(end.orElseThrow(), growth.cost(cover)))
+                .map(g -> new EndFactsOf(plan, cover, g))
+                .map(f -> f.facts(end.orElseThrow(), growth.cost(cover)).grazing(f.grazed()))
                 .orElse(EndFacts.NONE);
     }
 
@@ -81,6 +85,33 @@ final class EndFactsOf {
                 plants(r, end),
                 water(end, cost),
                 nearRow());
+    }
+
+    private List<EndFacts.Grazed> grazed() {
+        return Stream.concat(
+                        new PlanLookup(plan.plan())
+                                .all(Operation.Graze.class)
+                                .filter(o ->
+                                        o.subject().filter(cover.id()::equals).isPresent())
+                                .flatMap(o -> ForageChapter.days(plan, o).map(Timeline.Grazing::date).stream()),
+                        cover.endings().stream()
+                                .filter(e -> e.method().grazes())
+                                .map(Termination::date))
+                .filter(ground::covers)
+                .map(d -> new EndFacts.Grazed(d, WetTop.share(ground, d, d), sorghum(d)))
+                .toList();
+    }
+
+    private List<EndFacts.Sorghum> sorghum(LocalDate d) {
+        return plants.stream()
+                .filter(p -> species(p).use().cautions().contains(PRUSSIC_ACID))
+                .map(p -> new EndFacts.Sorghum(
+                        species(p).name(),
+                        d,
+                        100 * ground.band(ground.before(d), p, OfPlant.HEIGHT_M).middle(),
+                        species(p).use().grazeHeightCm(),
+                        plan.frost().filter(f -> f.isFrosty(d)).isPresent()))
+                .toList();
     }
 
     private Species species(int plant) {

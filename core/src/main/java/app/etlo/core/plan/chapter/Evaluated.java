@@ -5,6 +5,7 @@ import app.etlo.core.advice.Note;
 import app.etlo.core.field.FieldResult;
 import app.etlo.core.field.FrostDates;
 import app.etlo.core.field.SoilProfile;
+import app.etlo.core.grazing.Forage;
 import app.etlo.core.ground.GrownCover;
 import app.etlo.core.ground.GrownCrop;
 import app.etlo.core.ground.GrownRotation;
@@ -34,6 +35,7 @@ import app.etlo.core.rotation.Window;
 import app.etlo.core.rotation.WindowKind;
 import app.etlo.core.rotation.WindowResult;
 import app.etlo.core.termination.EndResult;
+import app.etlo.core.termination.LivingMulch;
 import app.etlo.core.termination.Termination;
 import app.etlo.core.tillage.Pass;
 import app.etlo.core.tillage.PlantResult;
@@ -100,6 +102,8 @@ public record Evaluated(
      * @param clocks when its species flower and set seed
      * @param facts of its end, for judgements
      * @param verdicts of the checks, by check
+     * @param forage the cover as feed
+     * @param livingMulch where it lives on under the crop after it
      */
     public record CoverResult(
             CoverInTime inTime,
@@ -112,7 +116,9 @@ public record Evaluated(
             List<FieldChecks.Seen> checks,
             List<BloomClock> clocks,
             EndFacts facts,
-            Map<String, List<GrowVerdict>> verdicts) {
+            Map<String, List<GrowVerdict>> verdicts,
+            Forage forage,
+            Optional<LivingMulch> livingMulch) {
         public CoverEntry entry() {
             return inTime.entry();
         }
@@ -163,6 +169,7 @@ public record Evaluated(
             all.accept(c.mix());
             all.accept(c.sow());
             c.checks().forEach(all);
+            all.accept(c.forage());
             c.grow().ifPresent(all);
             all.accept(c.ending());
             c.credit().ifPresent(all);

@@ -1,20 +1,25 @@
 package app.etlo.core.plan.chapter;
 
 import app.etlo.core.nitrogen.CoverCredit;
+import app.etlo.core.nitrogen.CoverSchools;
 import app.etlo.core.nitrogen.FeedResult;
 import app.etlo.core.nitrogen.LeftToBuy;
+import app.etlo.core.nitrogen.NitrogenLedger;
 import app.etlo.core.nitrogen.PlannedNitrogen;
 import app.etlo.core.nitrogen.UsualFeeding;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
 import app.etlo.core.plan.document.PlanDocument.CropEntry;
 import app.etlo.core.plan.document.PlanDocument.NitrogenEntry;
 import app.etlo.core.plan.document.PlanLookup;
+import app.etlo.core.plan.growth.PlanGrowth;
 import app.etlo.core.plan.timeline.CoverInTime;
+import app.etlo.core.plan.timeline.CropAhead;
 import app.etlo.core.plan.timeline.CropNeed;
 import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.plan.timeline.Timeline;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.termination.EndResult;
+import app.etlo.core.termination.Stand;
 import app.etlo.core.working.Figure;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -32,7 +37,7 @@ final class FeedChapter {
     }
 
     /** By crop. */
-    static Map<String, FeedResult> of(PlanInTime plan, List<CoverResult> covers) {
+    static Map<String, FeedResult> of(PlanInTime plan, List<CoverResult> covers, PlanGrowth growth) {
         Map<String, FeedResult> results = new LinkedHashMap<>();
         plan.crops()
                 .forEach(c -> results.put(
@@ -43,42 +48,56 @@ final class FeedChapter {
                                 PlantChapter.coverAhead(plan, c)
                                         .flatMap(v -> covers.stream()
                                                 .filter(r -> r.id().equals(v.id()))
-                                                .findFirst())
-                                        .flatMap(CoverResult::credit))));
+                                                .findFirst()),
+                                growth)));
         return results;
     }
 
-    private static FeedResult crop(PlanInTime plan, CropInTime crop, Optional<CoverCredit> credit) {
+    private static FeedResult crop(PlanInTime plan, CropInTime crop, Optional<CoverResult> cover, PlanGrowth growth) {
         String prefix = "feed/" + crop.id();
-        Optional<NitrogenEntry> n = new PlanLookup(plan.plan()).crop(crop.id()).flatMap(CropEntry::nitrogen);
+        NitrogenEntry n = new PlanLookup(plan.plan())
+                .crop(crop.id())
+                .flatMap(CropEntry::nitrogen)
+                .orElse(NitrogenEntry.NONE);
         Optional<Figure> need = CropNeed.of(plan, crop);
         List<Timeline.Feeding> feedings = plan.timeline().feedings(crop.id());
         Optional<Figure> planned = need.flatMap(f -> planned(prefix, feedings));
+        Optional<CoverSchools> schools = cover.flatMap(c -> CreditSchools.of(prefix, c, growth));
+        boolean weighed =
+                cover.flatMap(c -> c.ending().stand()).filter(Stand::isWeighed).isPresent();
+        NitrogenLedger ledger = NitrogenLedger.of(
+                prefix,
+                need.map(f -> LedgerLines.of(plan, crop, n, f, schools, weighed))
+                        .orElse(List.of()),
+                CropNeed.inside(plan, crop));
         return new FeedResult(
-                credit,
+                schools,
+                CropNeed.schools(plan, crop),
+                ledger,
                 need,
                 planned,
                 feedings.isEmpty() ? assumed(plan, crop, need) : UsualFeeding.Shown.NONE,
                 need.map(f -> LeftToBuy.of(
                         prefix,
                         f,
-                        credit.map(CoverCredit::credit),
+                        ledger.total(),
                         planned,
-                        n.flatMap(NitrogenEntry::product)
-                                .map(p -> plan.knowledge().products().get(p)),
-                        n.flatMap(NitrogenEntry::productPrice),
-                        plan.area())));
+                        n.product().map(p -> plan.knowledge().products().get(p)),
+                        n.productPrice(),
+                        plan.area())),
+                CropAhead.of(plan, crop).map(b -> b.crop().id()),
+                Supplies.of(plan, crop, growth.ground()));
     }
 
     private static UsualFeeding.Shown assumed(PlanInTime plan, CropInTime crop, Optional<Figure> need) {
         List<UsualFeeding.Part> parts = CropNeed.usualFeeding(plan, crop);
+        List<Figure> whole = CropNeed.assumed(plan, crop);
         return parts.isEmpty()
                 ? UsualFeeding.Shown.NONE
-                : CropNeed.assumed(plan, crop)
-                        .map(of -> new UsualFeeding.Shown(
-                                need.isPresent() ? Optional.empty() : Optional.of(of),
-                                UsualFeeding.shown("feed/" + crop.id(), parts, of)))
-                        .orElse(UsualFeeding.Shown.NONE);
+                : new UsualFeeding.Shown(
+                        whole.subList(need.isPresent() ? 1 : 0, whole.size()),
+                        UsualFeeding.shown(
+                                "feed/" + crop.id(), parts, CropNeed.last(whole).orElseThrow()));
     }
 
     /** Nitrogen that the plan's own feeding brings; empty without one. */

@@ -19,6 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** How a cover's mix is meant: whether stock eats it, and what of it would harm them. */
 public final class MixUses {
@@ -46,7 +47,14 @@ public final class MixUses {
         boolean fed = cover.entry().aims().orElse(List.of()).contains("feed-stock")
                 || grazed
                 || cover.end().filter(e -> e.method().grazes()).isPresent();
-        Optional<String> stock = field.livestock().filter(t -> !t.isBlank());
+        Optional<String> stock = Stream.concat(
+                        field.livestock().filter(t -> !t.isBlank()).stream(),
+                        new PlanLookup(plan.plan())
+                                .all(Operation.Graze.class)
+                                .filter(o ->
+                                        o.subject().filter(cover.id()::equals).isPresent())
+                                .flatMap(o -> o.stock().map(Operation.StockEntry::kind).stream()))
+                .reduce((a, b) -> a + ", " + b);
         Map<String, List<Caution>> cautions = new LinkedHashMap<>();
         cover.components()
                 .forEach(c -> cautions.put(

@@ -13,6 +13,7 @@ import java.util.Optional;
 
 /** Refuses fields that cannot be, each problem at its place. */
 public final class FieldCheck {
+    static final List<String> FENCES = List.of("none", "electric", "permanent");
     static final List<String> PRESSURES = List.of("low", "medium", "high");
     static final List<String> CERTIFICATIONS = List.of("conventional", "organic", "in transition");
     static final List<String> MACHINES = List.of(
@@ -197,6 +198,9 @@ public final class FieldCheck {
         check.text(f.livestock(), "/livestock", 200);
         check.text(f.wildlife(), "/wildlife", 200);
         check.text(f.waterSupply(), "/waterSupply", 200);
+        check.number(f.waterNitrateMgL(), 0, 200, "/waterNitrateMgL");
+        check.oneOf(f.fence(), "/fence", FENCES);
+        check.quantity(f.stockDistance(), "/stockDistance", Dimension.LENGTH, 0, 200_000);
         List<FieldEntry.Residual> residuals = check.list(f.residuals(), "/residuals", MOST);
         for (int i = 0; i < residuals.size(); i++) {
             FieldEntry.Residual r = residuals.get(i);

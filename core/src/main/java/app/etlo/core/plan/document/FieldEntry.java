@@ -17,6 +17,9 @@ import java.util.Optional;
  * @param coldHollowC how much colder than the screen its nights are, degrees Celsius
  * @param evapotranspirationScale factor on the reference evapotranspiration for a windy or humid place
  * @param noxiousList weeds and plants that the law in force here lists, separated by semicolons, as typed
+ * @param waterNitrateMgL nitrate nitrogen in the water given
+ * @param fence none, electric or permanent
+ * @param stockDistance to where the stock are kept
  * @param drillHaPerDay what the drill does in a day
  * @param penetrometerPercent share of the points of the field at which the penetrometer reads over 2 MPa
  * @param spadeTests layers of the blocks dug, each with the day on which it was scored
@@ -53,6 +56,9 @@ public record FieldEntry(
         Optional<String> livestock,
         Optional<String> wildlife,
         Optional<String> waterSupply,
+        Optional<Double> waterNitrateMgL,
+        Optional<String> fence,
+        Optional<Quantity> stockDistance,
         Optional<String> certification,
         Optional<LocalDate> inTransitionSince,
         Optional<List<Programme>> programmes,

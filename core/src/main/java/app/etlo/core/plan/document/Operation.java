@@ -2,6 +2,7 @@ package app.etlo.core.plan.document;
 
 import app.etlo.core.plan.document.PlanDocument.DateEntry;
 import app.etlo.core.quantity.Quantity;
+import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.time.LocalDate;
@@ -464,9 +465,23 @@ public sealed interface Operation {
     record MaterialEntry(String product) {}
 
     /**
+     * Stock that graze together.
+     *
+     * @param kind a class of the library
+     * @param head how many, once it is known
+     * @param liveWeight of one; the usual of its class when absent
+     */
+    record StockEntry(@JsonProperty("class") String kind, Optional<Integer> head, Optional<Quantity> liveWeight) {}
+
+    /**
      * Stock on a cover before it is ended.
      *
      * @param takePercent of the living tops
+     * @param until last day on which they eat; the first when absent
+     * @param stock that eat them, where they are known
+     * @param paddocks that they go through one after the other; one when absent
+     * @param residualHeight at which they are to leave
+     * @param heeded cautions that were read before the day was kept
      */
     record Graze(
             String id,
@@ -474,11 +489,30 @@ public sealed interface Operation {
             DateEntry when,
             Optional<Integer> seq,
             Optional<String> zone,
-            double takePercent)
+            double takePercent,
+            Optional<LocalDate> until,
+            Optional<StockEntry> stock,
+            Optional<Integer> paddocks,
+            Optional<Quantity> residualHeight,
+            Optional<List<String>> heeded)
             implements Operation {
+        /** Longest stay on one cover. */
+        public static final int MOST_DAYS = 240;
+
         @Override
         public Graze copied(String newId, Optional<String> newSubject, DateEntry day) {
-            return new Graze(newId, newSubject, day, seq, zone, takePercent);
+            return new Graze(
+                    newId,
+                    newSubject,
+                    day,
+                    seq,
+                    zone,
+                    takePercent,
+                    Optional.empty(),
+                    stock,
+                    paddocks,
+                    residualHeight,
+                    heeded);
         }
 
         @Override

@@ -10,6 +10,7 @@ import app.etlo.core.plan.document.PlanDocument.CropEntry;
 import app.etlo.core.plan.document.PlanDocument.FallbackEntry;
 import app.etlo.core.plan.document.PlanDocument.MixEntry;
 import app.etlo.core.plan.document.PlanDocument.QuadratEntry;
+import app.etlo.core.plan.document.PlanDocument.ResponseEntry;
 import app.etlo.core.quantity.Dimension;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
@@ -83,7 +84,23 @@ public final class PlanCheck {
             measures(n.need(), here + "/need", Dimension.MASS_PER_AREA);
             n.product().ifPresent(p -> known(knowledge.products(), p, here + "/product", "product"));
             measures(n.productPrice(), here + "/productPrice", Dimension.MONEY_PER_MASS);
+            n.standBefore().ifPresent(s -> measures(s.regrowth(), here + "/standBefore/regrowth", Dimension.LENGTH));
+            n.response().ifPresent(r -> response(r, here + "/response"));
         });
+    }
+
+    private void response(ResponseEntry r, String at) {
+        measures(r.grainPrice(), at + "/grainPrice", Dimension.MONEY_PER_MASS);
+        measures(r.nitrogenPrice(), at + "/nitrogenPrice", Dimension.MONEY_PER_MASS);
+        List<PlanDocument.TriedEntry> tried = r.tried().orElse(List.of());
+        for (int i = 0; i < tried.size(); i++) {
+            unit(tried.get(i).rate(), at + "/tried/" + i + "/rate/unit", Dimension.MASS_PER_AREA);
+            unit(
+                    tried.get(i).yield(),
+                    at + "/tried/" + i + "/yield/unit",
+                    Dimension.MASS_PER_AREA,
+                    Dimension.GRAIN_VOLUME_PER_AREA);
+        }
     }
 
     private void cover(CoverEntry cover, String at, Set<String> cropIds) {
@@ -355,6 +372,27 @@ public final class PlanCheck {
             } else if (o.takePercent() <= 0) {
                 problem(at + "/takePercent", "grazing says how much of the tops is eaten");
             }
+            o.stock().ifPresent(s -> {
+                known(knowledge.stockClasses(), s.kind(), at + "/stock/class", "class of stock");
+                measures(s.liveWeight(), at + "/stock/liveWeight", Dimension.MASS);
+                s.liveWeight()
+                        .filter(w -> w.unit().dimension() == Dimension.MASS)
+                        .filter(w -> w.in(Unit.KILOGRAM) < 1 || w.in(Unit.KILOGRAM) > 2000)
+                        .ifPresent(w -> problem(
+                                at + "/stock/liveWeight/value",
+                                "the live weight of one head, 1 to 2000 kg (4,400 lb)"));
+            });
+            measures(o.residualHeight(), at + "/residualHeight", Dimension.LENGTH);
+            positive(o.residualHeight(), at + "/residualHeight");
+            o.when()
+                    .on()
+                    .filter(d -> o.until()
+                            .filter(u -> u.isBefore(d) || u.isAfter(d.plusDays(Operation.Graze.MOST_DAYS)))
+                            .isPresent())
+                    .ifPresent(d -> problem(
+                            at + "/until",
+                            "the last day of a grazing, from its first day to " + Operation.Graze.MOST_DAYS
+                                    + " days after"));
             return null;
         }
 

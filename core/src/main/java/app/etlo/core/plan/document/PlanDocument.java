@@ -55,7 +55,11 @@ public record PlanDocument(
     /**
      * How the crop's nitrogen is computed.
      *
-     * @param school yield-goal or local; yield-goal when absent
+     * @param school yield-goal, optimum or local; yield-goal when absent
+     * @param creditsInside whether a recommendation, or rates tried, hold the credits of the crop before inside; they do when absent
+     * @param coverCredit content, table or simulated; content when absent
+     * @param organicMatterReference of the recommendation, %
+     * @param standBefore how forage legumes stood that are the crop before
      */
     public record NitrogenEntry(
             Optional<String> school,
@@ -63,7 +67,39 @@ public record PlanDocument(
             Optional<Quantity> need,
             Optional<String> source,
             Optional<String> product,
-            Optional<Quantity> productPrice) {}
+            Optional<Quantity> productPrice,
+            Optional<ResponseEntry> response,
+            Optional<Boolean> creditsInside,
+            Optional<String> coverCredit,
+            Optional<Double> organicMatterReference,
+            Optional<StandBeforeEntry> standBefore) {
+        /** Nothing said. */
+        public static final NitrogenEntry NONE = new NitrogenEntry(
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    /** Yields at rates of nitrogen, and prices. */
+    public record ResponseEntry(
+            Optional<List<TriedEntry>> tried, Optional<Quantity> grainPrice, Optional<Quantity> nitrogenPrice) {}
+
+    /** A yield at a rate on a site. */
+    public record TriedEntry(Optional<String> site, Quantity rate, Quantity yield) {}
+
+    /**
+     * @param stand good, fair or poor
+     * @param regrowth height when it was killed
+     */
+    public record StandBeforeEntry(String stand, Optional<Quantity> regrowth) {}
 
     /**
      * @param purpose what the full rates of its mix are taken for; {@code cover} when absent

@@ -127,12 +127,17 @@ public final class GroundEvents {
         covers.forEach(c -> g.feed(c.id()));
         covers.forEach(c -> g.end(c, timeline.endings(c.id())));
         timeline.placedPasses().forEach(g::pass);
-        timeline.grazings()
-                .forEach(z -> g.events.add(
-                        new GroundEvent.Graze(g.day(z.date()), z.place(), z.id(), z.eatenShare(), NITROGEN_RETURNED)));
+        timeline.grazings().forEach(g::graze);
         timeline.waterings()
                 .forEach(w -> g.events.add(new GroundEvent.Irrigate(g.day(w.date()), w.place(), w.id(), w.mm())));
         return g;
+    }
+
+    private void graze(Timeline.Grazing z) {
+        for (int i = 0; i < z.days(); i++) {
+            events.add(
+                    new GroundEvent.Graze(day(z.date()) + i, z.place(), z.id(), z.eatenShareOn(i), NITROGEN_RETURNED));
+        }
     }
 
     GroundScript script(GroundSoil soil) {

@@ -266,7 +266,7 @@ public final class PlanGrowth implements RootZone {
                         c -> CropNeed.usualFeeding(plan, c).stream()
                                 .map(p -> new GroundEvents.Fed(
                                         p.on(),
-                                        p.kgHa(CropNeed.assumed(plan, c)
+                                        p.kgHa(CropNeed.last(CropNeed.assumed(plan, c))
                                                 .orElseThrow()
                                                 .in(Unit.KG_PER_HA))))
                                 .toList()));

@@ -280,10 +280,93 @@ public final class ChapterViews {
      *
      * @param clocks when its species flower and set seed
      * @param verdicts of the field checks, by check
+     * @param grazings before it ends
+     * @param stockCautions of its species, for any stock
+     * @param uses of it on the day it ends, side by side
+     * @param quality of it as feed on that day, as sentences
+     * @param livingMulch where it lives on under the crop after it
      */
-    public record GrowStepView(List<ClockView> clocks, Map<String, List<GrowVerdict>> verdicts) {}
+    public record GrowStepView(
+            List<ClockView> clocks,
+            Map<String, List<GrowVerdict>> verdicts,
+            List<GrazingView> grazings,
+            List<StockCautionView> stockCautions,
+            List<CoverUseView> uses,
+            List<String> quality,
+            Optional<LivingMulchView> livingMulch) {}
 
-    /** Days in words of the farm; empty where fewer than one year in ten comes so far before the end. */
+    /**
+     * A cover that lives on under the crop.
+     *
+     * @param suppressBy when it begins to press the crop
+     * @param water less that the crop finds at planting than without it, in words
+     */
+    public record LivingMulchView(
+            LocalDate planted,
+            LocalDate weedFreeUntil,
+            int aliveYears,
+            int years,
+            Optional<LocalDate> suppressBy,
+            Optional<String> water,
+            List<LivingMulchDay> days) {}
+
+    /**
+     * A day under the crop; heights and masses in words of the farm.
+     *
+     * @param lightLow 10, 50 and 90 % of the years: the mulch's part of the light that both took since the row above, %
+     * @param passes of its end since the row above
+     */
+    public record LivingMulchDay(
+            LocalDate on,
+            String mulchHeight,
+            String cropHeight,
+            int lightLow,
+            int light,
+            int lightHigh,
+            String mulch,
+            String nitrogen,
+            List<String> passes) {}
+
+    /**
+     * A way to use a cover on the day it ends.
+     *
+     * @param dryDays on end that it wants; 0 where weather does not decide
+     * @param dryYearsOfTen in which they come in time
+     * @param mulch whether what stays holds weeds down until the crop closes
+     */
+    public record CoverUseView(
+            String id,
+            String name,
+            FigureView fed,
+            FigureView left,
+            FigureView nitrogenGone,
+            int dryDays,
+            Optional<Integer> dryYearsOfTen,
+            boolean mulch) {}
+
+    /**
+     * How a cover can harm stock.
+     *
+     * @param animals as classes of stock name them
+     * @param species that carry it, by name
+     */
+    public record StockCautionView(String id, String name, String text, List<String> animals, List<String> species) {}
+
+    /**
+     * A grazing: what it takes, feeds and leaves.
+     *
+     * @param figures in the order in which they are read
+     */
+    public record GrazingView(String operationId, LocalDate on, List<FigureView> figures, List<String> says) {}
+
+    /**
+     * Days of bloom and seed; empty where fewer than one year in ten comes so far before the end.
+     *
+     * @param clipBy last day on which clipping keeps it from seed
+     * @param bloomsAgain after that
+     * @param insectDays on which it flowers for them until it ends
+     * @param insectDaysClipped until it is clipped
+     */
     public record ClockView(
             String species,
             String name,
@@ -291,7 +374,11 @@ public final class ChapterViews {
             Optional<BloomClock.Span> seeds,
             int bloomYears,
             int seedYears,
-            int years) {}
+            int years,
+            Optional<LocalDate> clipBy,
+            Optional<LocalDate> bloomsAgain,
+            int insectDays,
+            int insectDaysClipped) {}
 
     /**
      * A crop's passes.
@@ -308,8 +395,52 @@ public final class ChapterViews {
     /** What the simulation feeds on a day where the plan does not say. */
     public record AssumedFeedingView(LocalDate on, FigureView nitrogen) {}
 
+    /**
+     * A line of a crop's nitrogen ledger.
+     *
+     * @param leftOut why it does not count; empty where it does
+     */
+    public record LedgerLineView(
+            String kind, String label, FigureView amount, String sure, String says, Optional<String> leftOut) {}
+
+    /** What a crop needs by one school; without an amount it says what that wants. */
+    public record NeedSchoolView(String id, String name, Optional<FigureView> amount, String lacks, boolean chosen) {}
+
+    /**
+     * Supply against uptake by the week.
+     *
+     * @param unit of all amounts
+     */
+    public record SupplyView(String unit, int years, List<SupplyWeek> weeks, List<String> says) {}
+
+    /**
+     * A week of a crop.
+     *
+     * @param uptakeLow 10, 50 and 90 % of the years, as those of what is free
+     */
+    public record SupplyWeek(
+            int week,
+            LocalDate on,
+            double uptakeLow,
+            double uptake,
+            double uptakeHigh,
+            double freeLow,
+            double free,
+            double freeHigh,
+            double held,
+            double fed,
+            int shortYears) {}
+
+    /** A cover's credit by one school. */
+    public record CoverSchoolView(String id, String name, FigureView amount, boolean chosen) {}
+
     /** A crop's nitrogen. */
     public record FeedChapterView(
+            List<NeedSchoolView> schools,
+            List<LedgerLineView> lines,
+            List<CoverSchoolView> coverSchools,
+            Optional<String> cropBefore,
+            Optional<SupplyView> supply,
             Optional<FigureView> need,
             Optional<FigureView> released,
             Optional<FigureView> coverCredit,

@@ -12,9 +12,12 @@ import app.etlo.core.mix.SeedBox;
 import app.etlo.core.mix.SeedRate;
 import app.etlo.core.mix.SowResult;
 import app.etlo.core.mix.UsefulSowing;
-import app.etlo.core.nitrogen.CoverCredit;
+import app.etlo.core.nitrogen.CoverSchools;
 import app.etlo.core.nitrogen.FeedResult;
+import app.etlo.core.nitrogen.LedgerLine;
 import app.etlo.core.nitrogen.LeftToBuy;
+import app.etlo.core.nitrogen.NitrogenLedger;
+import app.etlo.core.nitrogen.SupplyAndUptake;
 import app.etlo.core.plan.chapter.Evaluated;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
 import app.etlo.core.plan.chapter.Evaluated.CropResult;
@@ -22,6 +25,8 @@ import app.etlo.core.plan.shown.ChapterViews.AssumedFeedingView;
 import app.etlo.core.plan.shown.ChapterViews.BoxView;
 import app.etlo.core.plan.shown.ChapterViews.CheckView;
 import app.etlo.core.plan.shown.ChapterViews.ClockView;
+import app.etlo.core.plan.shown.ChapterViews.CoverSchoolView;
+import app.etlo.core.plan.shown.ChapterViews.CoverUseView;
 import app.etlo.core.plan.shown.ChapterViews.DeliveryView;
 import app.etlo.core.plan.shown.ChapterViews.EndChapterView;
 import app.etlo.core.plan.shown.ChapterViews.FallbackView;
@@ -29,6 +34,7 @@ import app.etlo.core.plan.shown.ChapterViews.FeedChapterView;
 import app.etlo.core.plan.shown.ChapterViews.FieldView;
 import app.etlo.core.plan.shown.ChapterViews.FullRateView;
 import app.etlo.core.plan.shown.ChapterViews.GapView;
+import app.etlo.core.plan.shown.ChapterViews.GrazingView;
 import app.etlo.core.plan.shown.ChapterViews.GrowStepView;
 import app.etlo.core.plan.shown.ChapterViews.GrowView;
 import app.etlo.core.plan.shown.ChapterViews.GrownCoverView;
@@ -37,14 +43,21 @@ import app.etlo.core.plan.shown.ChapterViews.GrownRotationView;
 import app.etlo.core.plan.shown.ChapterViews.InoculantView;
 import app.etlo.core.plan.shown.ChapterViews.LatestView;
 import app.etlo.core.plan.shown.ChapterViews.LayerView;
+import app.etlo.core.plan.shown.ChapterViews.LedgerLineView;
+import app.etlo.core.plan.shown.ChapterViews.LivingMulchDay;
+import app.etlo.core.plan.shown.ChapterViews.LivingMulchView;
 import app.etlo.core.plan.shown.ChapterViews.MixChapterView;
+import app.etlo.core.plan.shown.ChapterViews.NeedSchoolView;
 import app.etlo.core.plan.shown.ChapterViews.PlantChapterView;
 import app.etlo.core.plan.shown.ChapterViews.RateView;
 import app.etlo.core.plan.shown.ChapterViews.SchoolView;
 import app.etlo.core.plan.shown.ChapterViews.SideView;
 import app.etlo.core.plan.shown.ChapterViews.SowChapterView;
 import app.etlo.core.plan.shown.ChapterViews.StandForecastView;
+import app.etlo.core.plan.shown.ChapterViews.StockCautionView;
 import app.etlo.core.plan.shown.ChapterViews.SumView;
+import app.etlo.core.plan.shown.ChapterViews.SupplyView;
+import app.etlo.core.plan.shown.ChapterViews.SupplyWeek;
 import app.etlo.core.plan.shown.ChapterViews.TankView;
 import app.etlo.core.plan.shown.ChapterViews.VerdictView;
 import app.etlo.core.plan.shown.ChapterViews.WindowView;
@@ -55,15 +68,18 @@ import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.Window;
 import app.etlo.core.rotation.WindowResult;
 import app.etlo.core.termination.Fallback;
+import app.etlo.core.termination.LivingMulch;
 import app.etlo.core.termination.SprayTank;
 import app.etlo.core.termination.Stand;
 import app.etlo.core.working.Figure;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /** Writes the chapters of an evaluated plan out for reading. */
 public final class ChapterWriter {
@@ -277,9 +293,74 @@ public final class ChapterWriter {
                                 k.seeds(),
                                 k.bloomYears(),
                                 k.seedYears(),
-                                k.years()))
+                                k.years(),
+                                k.clipBy(),
+                                k.bloomsAgain(),
+                                k.insectDays(c.inTime().endsOn().orElse(LocalDate.MAX)),
+                                k.clipBy().map(k::insectDays).orElse(0)))
                         .toList(),
-                verdicts);
+                verdicts,
+                c.forage().grazings().stream()
+                        .map(g -> new GrazingView(
+                                g.operationId(),
+                                g.on(),
+                                g.figures().stream().map(this::view).toList(),
+                                g.says().stream().map(e::said).toList()))
+                        .toList(),
+                c.forage().cautions().stream()
+                        .map(k -> new StockCautionView(
+                                k.caution().id(),
+                                k.caution().name(),
+                                k.caution().text(),
+                                k.caution().animals(),
+                                k.species()))
+                        .toList(),
+                c.forage().uses().stream()
+                        .map(u -> new CoverUseView(
+                                u.way().id(),
+                                u.way().words(),
+                                view(u.fed()),
+                                view(u.left()),
+                                view(u.nitrogenGone()),
+                                u.dry(),
+                                Double.isNaN(u.dryYearsOfTen())
+                                        ? Optional.empty()
+                                        : Optional.of((int) Math.round(u.dryYearsOfTen())),
+                                u.mulch()))
+                        .toList(),
+                c.forage().quality(),
+                c.livingMulch().map(m -> livingMulch(c, m)));
+    }
+
+    private static final Map<String, String> COVER_SCHOOLS = Map.of(
+            "content", "Mass and its nitrogen content",
+            "table", "Table of green manures",
+            "simulated", "Release simulated, by six weeks");
+
+    private LivingMulchView livingMulch(Evaluated.CoverResult c, LivingMulch m) {
+        return new LivingMulchView(
+                m.planted(),
+                m.weedFreeUntil(),
+                m.aliveYears(),
+                m.years(),
+                m.suppressBy(),
+                c.facts().water().filter(w -> w.drinksMm() >= 1).map(w -> words(w.drinksMm(), Unit.MILLIMETRE)),
+                m.days().stream()
+                        .map(d -> new LivingMulchDay(
+                                d.on(),
+                                words(d.mulchCm(), Unit.CENTIMETRE),
+                                words(d.cropCm(), Unit.CENTIMETRE),
+                                (int) Math.round(d.lightPercent().low()),
+                                (int) Math.round(d.lightPercent().middle()),
+                                (int) Math.round(d.lightPercent().high()),
+                                words(10 * Math.round(d.mulchKgHa() / 10), Unit.KG_PER_HA),
+                                words(d.nitrogenKgHa(), Unit.KG_PER_HA),
+                                d.passes()))
+                        .toList());
+    }
+
+    private String words(double value, Unit unit) {
+        return e.said(Said.of(Math.round(value), unit));
     }
 
     private GrowVerdict said(GrowVerdict v) {
@@ -386,13 +467,73 @@ public final class ChapterWriter {
                 views(p.ratings()), view(p.rating()), view(p.disturbed()), view(p.stripShare()), view(p.residue()));
     }
 
+    private SupplyView supply(SupplyAndUptake s) {
+        Unit unit = e.units().shown(Unit.KG_PER_HA);
+        return new SupplyView(
+                unit.symbol(),
+                s.years(),
+                s.weeks().stream()
+                        .map(w -> new SupplyWeek(
+                                w.week(),
+                                w.on(),
+                                in(unit, w.uptakeKgHa().low()),
+                                in(unit, w.uptakeKgHa().middle()),
+                                in(unit, w.uptakeKgHa().high()),
+                                in(unit, w.freeKgHa().low()),
+                                in(unit, w.freeKgHa().middle()),
+                                in(unit, w.freeKgHa().high()),
+                                in(unit, w.heldKgHa()),
+                                in(unit, w.fedKgHa()),
+                                w.shortYears()))
+                        .toList(),
+                s.says());
+    }
+
+    private static double in(Unit unit, double kgHa) {
+        return Math.round(Unit.KG_PER_HA.to(unit, kgHa));
+    }
+
+    private LedgerLineView line(LedgerLine l, Optional<String> leftOut) {
+        return new LedgerLineView(
+                l.kind().id(), l.label(), view(l.amount()), l.sure().words(), e.said(l.says()), leftOut);
+    }
+
+    private List<CoverSchoolView> coverSchools(CoverSchools s, NitrogenLedger ledger) {
+        Optional<String> counts = Stream.concat(
+                        ledger.counted().stream(), ledger.leftOut().stream().map(NitrogenLedger.LeftOut::line))
+                .filter(l -> l.kind() == LedgerLine.Kind.COVER)
+                .map(l -> l.amount().id())
+                .findFirst();
+        return Stream.of(
+                        Map.entry("content", Optional.of(s.content().credit())),
+                        Map.entry("table", s.table()),
+                        Map.entry("simulated", s.simulated()))
+                .flatMap(k -> k.getValue().stream()
+                        .map(f -> new CoverSchoolView(
+                                k.getKey(),
+                                COVER_SCHOOLS.get(k.getKey()),
+                                view(f),
+                                counts.filter(f.id()::equals).isPresent())))
+                .toList();
+    }
+
     FeedChapterView feed(CropResult c) {
         FeedResult f = c.feed();
         Optional<LeftToBuy> bought = f.bought();
         return new FeedChapterView(
+                f.schools().stream()
+                        .map(s -> new NeedSchoolView(s.id(), s.name(), view(s.amount()), s.lacks(), s.chosen()))
+                        .toList(),
+                Stream.concat(
+                                f.ledger().counted().stream().map(l -> line(l, Optional.empty())),
+                                f.ledger().leftOut().stream().map(o -> line(o.line(), Optional.of(o.why()))))
+                        .toList(),
+                f.cover().map(s -> coverSchools(s, f.ledger())).orElse(List.of()),
+                f.cropBefore(),
+                f.supply().map(this::supply),
                 view(f.need()),
-                f.credit().map(k -> view(k.released())),
-                f.credit().map(CoverCredit::credit).map(this::view),
+                f.cover().map(k -> view(k.content().released())),
+                f.cover().map(k -> view(k.content().credit())),
                 view(f.planned()),
                 f.assumed().parts().stream()
                         .map(a -> new AssumedFeedingView(a.on(), view(a.nitrogen())))

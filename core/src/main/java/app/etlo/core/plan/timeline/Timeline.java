@@ -13,6 +13,7 @@ import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.tillage.HarvestCut;
 import app.etlo.core.tillage.Pass;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -185,16 +186,35 @@ public final class Timeline {
     /**
      * Stock on a cover before it is ended.
      *
-     * @param eatenShare of the living tops, 0 to 1
+     * @param until last day on which they eat
+     * @param eatenShare of the living tops, 0 to 1, over all days
      */
-    public record Grazing(String id, LocalDate date, int place, double eatenShare) {}
+    public record Grazing(String id, LocalDate date, LocalDate until, int place, double eatenShare) {
+        /** Days on which they eat, 1 or more. */
+        public int days() {
+            return 1 + (int) ChronoUnit.DAYS.between(date, until);
+        }
+
+        /** Of what stands on a day, so that without growth all days together eat the whole share in equal parts. */
+        public double eatenShareOn(int day) {
+            return eatenShare / days() / (1 - eatenShare * day / days());
+        }
+    }
 
     /** Water given, mm. */
     public record Watering(String id, LocalDate date, int place, double mm) {}
 
     public List<Grazing> grazings() {
         return lookup.all(Operation.Graze.class)
-                .flatMap(o -> dates.day(o).map(d -> new Grazing(o.id(), d, o.place(), o.takePercent() / 100)).stream())
+                .flatMap(o -> dates
+                        .day(o)
+                        .map(d -> new Grazing(
+                                o.id(),
+                                d,
+                                o.until().filter(u -> u.isAfter(d)).orElse(d),
+                                o.place(),
+                                o.takePercent() / 100))
+                        .stream())
                 .toList();
     }
 

@@ -140,8 +140,9 @@ class PlanLawsTest {
             Figure left = e.figures().get("feed/" + c.crop().id() + "/leftToBuy");
             assertThat(left == null).isEqualTo(need == null);
             if (need != null && left != null) {
-                Figure credit = e.figures().get("feed/" + c.crop().id() + "/coverCredit");
-                double taken = credit == null ? 0 : credit.in(Unit.KG_PER_HA);
+                double taken = c.feed().ledger().counted().stream()
+                        .mapToDouble(l -> l.amount().in(Unit.KG_PER_HA))
+                        .sum();
                 assertThat(left.middle()).isCloseTo(Math.max(0, need.in(Unit.KG_PER_HA) - taken), within(1e-9));
             }
             Figure rating = e.figures().get("plant/" + c.crop().id() + "/rating");
