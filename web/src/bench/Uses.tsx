@@ -49,7 +49,7 @@ export function Uses({ subject }: { subject: string }) {
                   <FigureText of={u.nitrogenGone} />
                 </td>
                 <td className="py-1">
-                  {u.dryDays === 0 ? '–' : `${u.dryDays} on end in ${u.dryYearsOfTen} years of 10`}
+                  {u.dryDays === 0 ? '–' : `${u.dryDays} on end in ${u.dryYearsOfTen} of 10 years`}
                 </td>
               </tr>
             ))}

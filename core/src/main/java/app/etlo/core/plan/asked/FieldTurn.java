@@ -120,7 +120,7 @@ public record FieldTurn(
         return (drinksMm >= WORTH_NAMING_MM
                         ? "living until then it takes " + said(drinksMm) + " from the crop"
                         : "it costs the crop no water worth naming")
-                + "; the seed zone is dry in " + Math.round(dryYearsOfTen) + " years of 10";
+                + "; the seed zone is dry in " + Math.round(dryYearsOfTen) + " of 10 years";
     }
 
     /** Why it is early or late in a wet spring. */

@@ -40,7 +40,7 @@ class FieldTurnsTest {
         assertThat(TURNS.dry()).extracting(Turn::field).containsExactly("near", "open", "far", "mulch");
         assertThat(TURNS.wet()).extracting(Turn::field).containsExactly("far", "mulch", "open", "near");
         assertThat(TURNS.dry().get(0).why())
-                .isEqualTo("living until then it takes 1.6 in from the crop; the seed zone is dry in 2 years of 10");
+                .isEqualTo("living until then it takes 1.6 in from the crop; the seed zone is dry in 2 of 10 years");
         assertThat(TURNS.dry().get(3).why()).startsWith("it costs the crop no water");
         assertThat(TURNS.wet().get(0).on()).isEqualTo(LocalDate.of(2027, 5, 10));
     }
