@@ -38,6 +38,7 @@ export function Herd({ graze, at }: { graze: Graze; at: string }) {
             <QuantityField
               label="Live weight of one"
               value={stock.liveWeight}
+              placeholder="usual"
               units={us ? ['lb', 'kg'] : ['kg', 'lb']}
               onChange={(v) => what({ stock: tidy({ ...stock, liveWeight: v }) })}
               problem={problemAt(state.problems, `${at}/stock/liveWeight`)}
@@ -60,6 +61,12 @@ export function Herd({ graze, at }: { graze: Graze; at: string }) {
           problem={problemAt(state.problems, `${at}/residualHeight`)}
         />
       </div>
+      {!result && state.evaluation && state.problems.length === 0 && (
+        <p className="mt-1 text-[13.5px] text-hand">
+          As simulated nothing stands for them on that day, or that day is not simulated: another
+          day, or no stock.
+        </p>
+      )}
       {result && (
         <>
           <dl

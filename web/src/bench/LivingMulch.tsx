@@ -12,7 +12,7 @@ export function LivingMulch({ subject }: { subject: string }) {
       <p className="text-[13.5px]">
         Three weeks after planting it lives in {mulch.aliveYears} of {mulch.years} years.{' '}
         {mulch.suppressBy
-          ? `It presses the crop from about ${spokenDate(mulch.suppressBy)}: mow or spray between the rows before, again when it stands half as tall as the crop.`
+          ? `It presses the crop from about ${spokenDate(mulch.suppressBy)}: mow between the rows before, or spray where label and certification allow it; again when it stands half as tall as the crop.`
           : 'It does not press the crop before the weed-free period is over.'}{' '}
         {mulch.water && `By planting it took ${mulch.water} of water from the crop.`}
       </p>

@@ -17,8 +17,7 @@ public record LedgerLine(Kind kind, String label, Figure amount, Sureness sure, 
         ORGANIC_MATTER("organic-matter"),
         SOIL_TEST("soil-test"),
         SIDE_DRESS_TEST("side-dress-test"),
-        WATER("water"),
-        MANURE("manure");
+        WATER("water");
 
         private final String id;
 

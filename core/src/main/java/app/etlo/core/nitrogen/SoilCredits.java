@@ -13,7 +13,7 @@ public final class SoilCredits {
     /** Ground of usual density, t/m3. */
     private static final double DENSITY = 1.35;
     /** A side-dress test at which corn wants no more, mg/kg of nitrate nitrogen in the top 30 cm. */
-    public static final double SIDE_DRESS_CRITICAL = 25;
+    private static final double SIDE_DRESS_CRITICAL = 25;
     /** lb/ac of nitrogen for each mg/kg below it. */
     private static final double LB_AC_FOR_EACH = 8;
 

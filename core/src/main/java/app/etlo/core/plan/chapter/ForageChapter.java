@@ -187,9 +187,10 @@ final class ForageChapter {
                 .flatMap(cm -> residual(height.middle(), cm, o.takePercent()))
                 .ifPresent(says::add);
         herd.flatMap(h -> stay(h, days)).ifPresent(says::add);
-        cover.end()
-                .filter(e -> days.until().isAfter(e.date()))
-                .ifPresent(e -> says.add("The cover ends on " + Shown.date(e.date()) + ", before stock leave."));
+        o.until()
+                .filter(u -> u.isAfter(days.until()))
+                .ifPresent(u -> says.add("The cover ends on " + Shown.date(days.until())
+                        + ": stock are taken to leave then, not on " + Shown.date(u) + "."));
         says.add(soil(days));
         return Optional.of(new GrazingResult(
                 o.id(),

@@ -3,6 +3,7 @@ package app.etlo.core.plan.growth;
 import app.etlo.core.ground.GroundStart;
 import app.etlo.core.knowledge.Crop;
 import app.etlo.core.plan.document.FieldEntry;
+import app.etlo.core.plan.timeline.PastCrop;
 import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
@@ -12,10 +13,8 @@ import app.etlo.core.working.Input;
 import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -81,13 +80,13 @@ public final class CropBefore {
     private static final double MOST_WATER = 0.6;
 
     private final LocalDate from;
-    private final Optional<Harvested> harvested;
+    private final Optional<PastCrop> harvested;
     private final Optional<FieldEntry.SoilTest> test;
     private final Figure nitrate;
     private final Optional<Figure> residue;
 
     private CropBefore(
-            LocalDate from, Optional<Harvested> harvested, Optional<FieldEntry.SoilTest> test, Figure nitrate) {
+            LocalDate from, Optional<PastCrop> harvested, Optional<FieldEntry.SoilTest> test, Figure nitrate) {
         this.from = from;
         this.harvested = harvested;
         this.test = test;
@@ -99,15 +98,14 @@ public final class CropBefore {
      * @param from first day of the simulation
      */
     static CropBefore of(PlanInTime plan, LocalDate from) {
-        boolean southern =
-                plan.site().map(s -> s.climate().place().isSouthern()).orElse(false);
         LocalDate sown = Stream.concat(
                         plan.crops().stream().flatMap(c -> c.planted().stream()),
                         plan.covers().stream().flatMap(c -> c.sown().stream()))
                 .filter(d -> !d.isBefore(from))
                 .min(Comparator.naturalOrder())
                 .orElse(from);
-        Optional<Harvested> before = last(plan, sown, southern);
+        Optional<PastCrop> before =
+                PastCrop.before(plan, sown).stream().findFirst().filter(h -> h.days(sown) <= TOO_LONG_DAYS);
         Optional<FieldEntry.SoilTest> test = test(plan, sown);
         Figure found = test.map(CropBefore::tested)
                 .or(() -> before.map(h -> nitrate(plan, h, from)))
@@ -119,7 +117,7 @@ public final class CropBefore {
     GroundStart start() {
         return harvested
                 .filter(h -> h.on().isBefore(from))
-                .map(h -> h.leaves(nitrate.middle(), residue.orElseThrow()))
+                .map(h -> leaves(h, nitrate.middle(), residue.orElseThrow()))
                 .orElse(GroundStart.USUAL);
     }
 
@@ -127,7 +125,7 @@ public final class CropBefore {
         harvested
                 .filter(h -> !h.on().isBefore(from))
                 .ifPresent(h -> events.begin(
-                        h.on(), "crop before", h.leaves(nitrate.middle(), residue.orElseThrow()), MOST_WATER));
+                        h.on(), "crop before", leaves(h, nitrate.middle(), residue.orElseThrow()), MOST_WATER));
         test.map(FieldEntry.SoilTest::date)
                 .ifPresent(d -> events.begin(
                         d.isBefore(from) ? from : d,
@@ -136,48 +134,17 @@ public final class CropBefore {
                         1));
     }
 
-    private record Harvested(Crop crop, int year, LocalDate on) {
-        int days(LocalDate from) {
-            return (int) ChronoUnit.DAYS.between(on, from);
-        }
-
-        GroundStart leaves(double nitrateKgHa, Figure residue) {
-            return new GroundStart(
-                    nitrateKgHa,
-                    residue.middle(),
-                    residue.middle() * CARBON / crop.growing().residueCN(),
-                    crop.growing().taken().standing(),
-                    crop.growing().coverAcPerLb() / GM2_OF_LB_AC,
-                    crop.growing().fragileResidue());
-        }
-
-        String words() {
-            return crop.name().toLowerCase(Locale.ROOT) + " of " + year + " in the field's history";
-        }
+    private static GroundStart leaves(PastCrop h, double nitrateKgHa, Figure residue) {
+        return new GroundStart(
+                nitrateKgHa,
+                residue.middle(),
+                residue.middle() * CARBON / h.crop().growing().residueCN(),
+                h.crop().growing().taken().standing(),
+                h.crop().growing().coverAcPerLb() / GM2_OF_LB_AC,
+                h.crop().growing().fragileResidue());
     }
 
-    private static Optional<Harvested> last(PlanInTime plan, LocalDate sown, boolean southern) {
-        List<FieldEntry.Past> history = plan.context().field().history().orElse(List.of());
-        return history.stream()
-                .filter(p -> p.year() <= sown.getYear())
-                .flatMap(p -> plan.knowledge().crops().all().stream()
-                        .filter(c -> c.id().equalsIgnoreCase(p.crop().strip())
-                                || c.name().equalsIgnoreCase(p.crop().strip()))
-                        .map(c -> new Harvested(c, p.year(), harvest(c, p.year(), sown, southern))))
-                .filter(h -> h.days(sown) <= TOO_LONG_DAYS)
-                .max(Comparator.comparing(Harvested::on));
-    }
-
-    /** The usual day, or the one before the plan's first sowing where that is earlier. */
-    private static LocalDate harvest(Crop c, int year, LocalDate sown, boolean southern) {
-        boolean autumn = c.growing().warm() || c.growing().yieldUnit().equals("t");
-        LocalDate day = southern
-                ? LocalDate.of(year, autumn ? 4 : 12, 5)
-                : LocalDate.of(year, autumn ? 10 : 7, autumn ? 5 : 25);
-        return day.isBefore(sown) ? day : sown.minusDays(1);
-    }
-
-    private static Figure nitrate(PlanInTime plan, Harvested h, LocalDate from) {
+    private static Figure nitrate(PlanInTime plan, PastCrop h, LocalDate from) {
         int days = Math.max(0, h.days(from));
         return NITRATE.figure(
                 "grow/start/mineralN",
@@ -245,7 +212,7 @@ public final class CropBefore {
                         "own round value"));
     }
 
-    private static Figure residue(Harvested h, LocalDate from) {
+    private static Figure residue(PastCrop h, LocalDate from) {
         Crop c = h.crop();
         double grain = c.yieldKgHa().middle() * (1 - c.grainMoisture());
         double atHarvest =

@@ -1,7 +1,6 @@
 package app.etlo.core.plan.timeline;
 
 import app.etlo.core.knowledge.Crop;
-import app.etlo.core.plan.document.FieldEntry;
 import app.etlo.core.rotation.CropInTime;
 import java.time.LocalDate;
 import java.util.Comparator;
@@ -15,6 +14,11 @@ import java.util.Optional;
  * @param words how it is named in a working
  */
 public record CropAhead(Crop crop, String words) {
+    /** A harvest so long before the plan's first crop is not the one before it. */
+    private static final int TOO_LONG_DAYS = 420;
+
+    private static final int YEAR_DAYS = 365;
+
     /** Empty where none is entered. */
     public static Optional<CropAhead> of(PlanInTime plan, CropInTime crop) {
         return before(plan, crop, 1);
@@ -34,22 +38,16 @@ public record CropAhead(Crop crop, String words) {
                 : ofHistory(plan, -i - 1);
     }
 
+    /** In a place of the history, the latest first; what was harvested years before it says nothing. */
     private static Optional<CropAhead> ofHistory(PlanInTime plan, int skip) {
-        int first = plan.crops().stream()
+        LocalDate sown = plan.crops().stream()
                 .flatMap(c -> c.planted().stream())
                 .min(Comparator.naturalOrder())
-                .map(LocalDate::getYear)
-                .orElse(plan.asOf().getYear());
-        return plan.context().field().history().orElse(List.of()).stream()
-                .filter(p -> p.year() <= first)
-                .sorted(Comparator.comparingInt(FieldEntry.Past::year).reversed())
+                .orElse(plan.asOf());
+        return PastCrop.before(plan, sown).stream()
                 .skip(skip)
                 .findFirst()
-                .flatMap(p -> plan.knowledge().crops().all().stream()
-                        .filter(c -> c.id().equalsIgnoreCase(p.crop().strip())
-                                || c.name().equalsIgnoreCase(p.crop().strip()))
-                        .findFirst()
-                        .map(c -> new CropAhead(
-                                c, c.name().toLowerCase(Locale.ROOT) + " of " + p.year() + " in the field's history")));
+                .filter(p -> p.days(sown) <= TOO_LONG_DAYS + skip * YEAR_DAYS)
+                .map(p -> new CropAhead(p.crop(), p.words()));
     }
 }

@@ -204,17 +204,23 @@ public final class Timeline {
     /** Water given, mm. */
     public record Watering(String id, LocalDate date, int place, double mm) {}
 
+    /** The last day typed, but no later than the cover's end: what comes after it is not theirs. */
+    private LocalDate leave(Operation.Graze o, LocalDate in) {
+        LocalDate typed = o.until().filter(u -> u.isAfter(in)).orElse(in);
+        return o.subject()
+                .flatMap(s -> lookup.first(Operation.End.class, s))
+                .flatMap(dates::day)
+                .filter(e -> !e.isBefore(in) && e.isBefore(typed))
+                .orElse(typed);
+    }
+
     public List<Grazing> grazings() {
         return lookup.all(Operation.Graze.class)
-                .flatMap(o -> dates
-                        .day(o)
-                        .map(d -> new Grazing(
-                                o.id(),
-                                d,
-                                o.until().filter(u -> u.isAfter(d)).orElse(d),
-                                o.place(),
-                                o.takePercent() / 100))
-                        .stream())
+                .flatMap(o ->
+                        dates
+                                .day(o)
+                                .map(d -> new Grazing(o.id(), d, leave(o, d), o.place(), o.takePercent() / 100))
+                                .stream())
                 .toList();
     }
 

@@ -117,6 +117,14 @@ class ForageChapterTest {
                 .anyMatch(s -> s.contains("less is eaten than is said here"));
     }
 
+    /** What is planted after the cover is not theirs. */
+    @Test
+    void stock_leave_when_the_cover_ends() {
+        GrazingResult g = grazing(with("{\"until\":\"2027-06-30\"}"));
+        assertThat(g.until()).isEqualTo("2027-05-12");
+        assertThat(g.says()).anyMatch(s -> s.contains("stock are taken to leave then, not on 30 Jun"));
+    }
+
     @Test
     void a_height_to_leave_limits_what_may_be_eaten() {
         GrazingResult g = grazing(with("{\"residualHeight\":{\"value\":15,\"unit\":\"cm\"}}"));

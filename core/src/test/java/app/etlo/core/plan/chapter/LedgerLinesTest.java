@@ -56,6 +56,28 @@ class LedgerLinesTest {
         assertThat(f.bought().orElseThrow().left().in(Unit.LB_PER_AC)).isBetween(175.0, 185.0);
     }
 
+    /** A crop of the history counts where it is the one before the plan's first, not when it is years old. */
+    @Test
+    void the_history_counts_only_where_it_is_the_crop_before() {
+        String history = ",\"history\":[{\"year\":%d,\"crop\":\"soybean\"}]";
+        assertThat(first(history.formatted(2026)).ledger().counted()).hasSize(1);
+        assertThat(first(history.formatted(2022)).ledger().counted()).isEmpty();
+    }
+
+    private static FeedResult first(String history) {
+        Evaluated e = FieldPlans.of()
+                .field("\"texture\":\"silt loam\",\"point\":{\"lat\":41,\"lon\":-89}" + history)
+                .crop("grain-corn", "2027-05-10", "2027-10-20")
+                .evaluated(TODAY);
+        ObjectNode plan = (ObjectNode) Json.tree(Json.write(e.plan()));
+        ((ObjectNode) plan.path("crops").get(0)).set("yieldGoal", Json.tree("{\"value\":200,\"unit\":\"bu/ac\"}"));
+        return new Evaluator(Plans.KNOWLEDGE)
+                .evaluate(Plans.READER.read(plan), e.context(), TODAY)
+                .crops()
+                .get(0)
+                .feed();
+    }
+
     @Test
     void a_local_recommendation_has_the_soybean_inside_unless_it_is_said_not_to() {
         String local = "{\"school\":\"local\",\"need\":{\"value\":150,\"unit\":\"lb/ac\"}%s}";
