@@ -2187,12 +2187,14 @@ export interface components {
         };
         FeedChapterView: {
             assumed: components["schemas"]["AssumedFeedingView"][];
+            boughtForYield?: components["schemas"]["FigureView"];
             coverCredit?: components["schemas"]["FigureView"];
             coverSchools: components["schemas"]["CoverSchoolView"][];
             cropBefore?: string;
             leftToBuy?: components["schemas"]["FigureView"];
             lines: components["schemas"]["LedgerLineView"][];
             need?: components["schemas"]["FigureView"];
+            nutrients: components["schemas"]["NutrientView"][];
             planned?: components["schemas"]["FigureView"];
             product?: components["schemas"]["FigureView"];
             productCost?: components["schemas"]["FigureView"];
@@ -2201,6 +2203,7 @@ export interface components {
             released?: components["schemas"]["FigureView"];
             schools: components["schemas"]["NeedSchoolView"][];
             supply?: components["schemas"]["SupplyView"];
+            tests: components["schemas"]["TestView"][];
         };
         FieldEntry: {
             area?: components["schemas"]["Quantity"];
@@ -2475,6 +2478,7 @@ export interface components {
             clocks: components["schemas"]["ClockView"][];
             grazings: components["schemas"]["GrazingView"][];
             livingMulch?: components["schemas"]["LivingMulchView"];
+            protein?: components["schemas"]["FigureView"];
             quality: string[];
             stockCautions: components["schemas"]["StockCautionView"][];
             uses: components["schemas"]["CoverUseView"][];
@@ -3119,6 +3123,13 @@ export interface components {
             /** @enum {string} */
             weight: "stop" | "think" | "tip";
             wouldChange: string;
+        };
+        NutrientView: {
+            balance: components["schemas"]["FigureView"];
+            fed: components["schemas"]["FigureView"];
+            removed: components["schemas"]["FigureView"];
+            running: components["schemas"]["FigureView"];
+            symbol: string;
         };
         OffsetEntry: {
             /** Format: int32 */
@@ -3993,6 +4004,12 @@ export interface components {
             seeds: components["schemas"]["FigureView"];
         };
         SupplyView: {
+            /** Format: double */
+            before: number;
+            /** Format: double */
+            beforeHigh: number;
+            /** Format: double */
+            beforeLow: number;
             says: string[];
             unit: string;
             weeks: components["schemas"]["SupplyWeek"][];
@@ -4037,6 +4054,16 @@ export interface components {
             passId: string;
             product?: components["schemas"]["FigureView"];
             treated: components["schemas"]["FigureView"];
+        };
+        TestView: {
+            done: boolean;
+            /** Format: date */
+            from: string;
+            id: string;
+            says: string;
+            /** Format: date */
+            to: string;
+            what: string;
         };
         TopNote: {
             text: string;

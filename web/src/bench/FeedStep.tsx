@@ -11,6 +11,8 @@ import { BenchHead } from './BenchHead';
 import { Waterings } from './Waterings';
 import { Credits } from './feed/Credits';
 import { Need } from './feed/Need';
+import { Nutrients } from './feed/Nutrients';
+import { Tests } from './feed/Tests';
 import { Supply } from './feed/Supply';
 import { Feedings } from './Feedings';
 import { NitrogenLedger } from './NitrogenLedger';
@@ -65,12 +67,16 @@ export function FeedStep() {
             ? 'Type the recommendation.'
             : n.school === 'optimum'
               ? 'Type yields at four rates or more, and both prices.'
-              : known?.needByYield
-                ? 'The need follows from the yield goal in step Rotation.'
-                : 'No general factor is held for this crop: type the local recommendation.'}
+              : 'The need follows from the yield goal in step Rotation.'}
         </p>
       )}
       <NitrogenLedger cropId={crop.id} />
+      {feed?.boughtForYield && (
+        <p className="mt-1 text-[13.5px]">
+          Bought for the yield goal: <FigureText of={feed.boughtForYield} />. A cross-check: growers
+          of corn with split feeding report 0.6 to 0.7 lb a bushel, credits inside.
+        </p>
+      )}
       {feed?.product && (
         <p className="mt-3">
           In {knowledge.products.find((p) => p.id === n.product)?.name}:{' '}
@@ -112,6 +118,8 @@ export function FeedStep() {
         }
       />
       <Supply cropId={crop.id} />
+      <Tests cropId={crop.id} />
+      <Nutrients cropId={crop.id} />
       <Waterings
         subject={crop.id}
         day={addDays(operationOf(state.plan, 'sow', crop.id)?.when.on ?? today(), 40)}

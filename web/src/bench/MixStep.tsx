@@ -59,7 +59,9 @@ export function MixStep({ lots }: StepProps) {
                 ...m,
                 components: [
                   ...m.components,
-                  m.method === 'share' ? { species, sharePercent: 10 } : { species },
+                  m.method === 'share'
+                    ? { species, sharePercent: m.components.length > 0 ? 10 : 100 }
+                    : { species },
                 ],
               }))
             }

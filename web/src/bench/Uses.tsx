@@ -57,6 +57,11 @@ export function Uses({ subject }: { subject: string }) {
         </table>
       </div>
       <p className="mt-1 text-[13px] text-ink2">
+        {step.protein && (
+          <>
+            Crude protein of all that stands then: <FigureText of={step.protein} />.{' '}
+          </>
+        )}
         {step.quality.join(' ')} What is cut or sold takes its phosphorus and potassium along.
       </p>
     </section>

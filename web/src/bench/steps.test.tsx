@@ -389,6 +389,8 @@ describe('the step Feed', () => {
         ],
         lines: [],
         coverSchools: [],
+        nutrients: [],
+        tests: [],
         ...more,
       },
     },
@@ -420,6 +422,49 @@ describe('the step Feed', () => {
     );
   });
 
+  test('P, K and S stand by balance, with the plan until here', () => {
+    const f = (id: string, v: number) => figure(`feed/c2/k2o/${id}`, v, 'kg/ha');
+    opened(<FeedStep />, {
+      evaluation: feed({
+        nutrients: [
+          {
+            symbol: 'K2O',
+            removed: f('removed', 56),
+            fed: f('fed', 0),
+            balance: f('balance', -56),
+            running: f('running', -90),
+          },
+        ],
+      }),
+    });
+    const table = screen.getByRole('region', { name: 'Nutrient balance' });
+    expect(within(table).getByRole('row', { name: /^K2O/ }).textContent).toMatch(/56.*0.*-56.*-90/);
+    expect(screen.getByText(/No soil test with P or K is entered/)).toBeTruthy();
+  });
+
+  test('tests stand with their days, and what is bought by the yield', () => {
+    opened(<FeedStep />, {
+      evaluation: feed({
+        boughtForYield: figure('feed/c2/boughtForYield', 0.86, 'lb/bu'),
+        tests: [
+          {
+            id: 'side-dress',
+            what: 'Nitrate before side-dressing',
+            from: '2027-06-08',
+            to: '2027-06-19',
+            says: 'At 25 mg/kg it wants no more.',
+            done: true,
+          },
+        ],
+      }),
+    });
+    const tests = within(screen.getByRole('region', { name: 'Tests to take' }));
+    expect(tests.getByRole('listitem').textContent).toMatch(
+      /side-dressing, 8 June 2027 to 19 June 2027: entered, and counted above/,
+    );
+    expect(screen.getByText(/Bought for the yield goal/).textContent).toContain('0.86');
+  });
+
   test('supply against uptake is told by the week, with where it runs short', () => {
     const week = (n: number, shortYears: number) => ({
       week: n,
@@ -439,6 +484,9 @@ describe('the step Feed', () => {
         supply: {
           unit: 'kg/ha',
           years: 30,
+          before: 31,
+          beforeLow: 20,
+          beforeHigh: 44,
           weeks: [week(1, 0), week(2, 12)],
           says: ['It runs short from about week 2 in 12 of 30 years.'],
         },

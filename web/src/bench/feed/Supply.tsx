@@ -6,9 +6,10 @@ const W = 560;
 
 /** A crop's uptake by the week against what is free for it, what residue holds and what is fed, as simulated. */
 export function Supply({ cropId }: { cropId: string }) {
-  const { state } = useOpenPlan();
+  const { state, us } = useOpenPlan();
   const s = state.evaluation?.feed[cropId]?.supply;
   if (!s) return null;
+  const depth = us ? '24 in' : '60 cm';
   const most = Math.max(1, ...s.weeks.flatMap((w) => [w.freeHigh, w.uptakeHigh, w.fed]));
   const y = (v: number) => H - 14 - (v / most) * (H - 24);
   const x = (i: number) => ((i + 0.5) * W) / s.weeks.length;
@@ -20,6 +21,9 @@ export function Supply({ cropId }: { cropId: string }) {
         {s.says.map((t) => (
           <li key={t}>{t}</li>
         ))}
+        <li>
+          Before planting {s.before} ({s.beforeLow} to {s.beforeHigh}) {s.unit} is free to {depth}.
+        </li>
       </ul>
       <svg
         viewBox={`0 0 ${W} ${H}`}
@@ -65,7 +69,8 @@ export function Supply({ cropId }: { cropId: string }) {
         ))}
       </svg>
       <p className="text-[12.5px] text-ink2 max-[640px]:hidden">
-        Bars: taken up. Dashed in its band: free to 60 cm. Arrows: fed. Weeks after planting.
+        Bars: taken up. Dashed in its band: free to {depth}. Arrows: fed. Weeks after planting;
+        those in which it takes up next to nothing are left out.
       </p>
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Supply by week">
         <table className="mt-1 min-w-[520px] border-collapse text-[13.5px]">
@@ -75,7 +80,7 @@ export function Supply({ cropId }: { cropId: string }) {
                 'week',
                 'by',
                 `taken up, ${s.unit}`,
-                'free to 60 cm',
+                `free to ${depth}`,
                 'held in residue',
                 'fed',
                 'short',

@@ -4,6 +4,8 @@ import app.etlo.core.knowledge.Caution;
 import app.etlo.core.mix.Component;
 import app.etlo.core.mix.MixPlace;
 import app.etlo.core.working.Source;
+import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -35,7 +37,7 @@ final class HarmsStock extends Judgement {
                 .filter(x -> !cautions(c, x).isEmpty())
                 .map(x -> note(
                         c.id() + "/" + x.species().id(),
-                        c.sown(),
+                        eaten(c),
                         x.species().name() + ": "
                                 + cautions(c, x).stream().map(Caution::text).collect(Collectors.joining(" "))
                                 + " Test the forage and ask the veterinarian.",
@@ -62,13 +64,21 @@ final class HarmsStock extends Judgement {
                 ? Optional.empty()
                 : Optional.of(note(
                                 c.id() + "/stock",
-                                c.sown(),
+                                eaten(c),
                                 "Stock are to eat this mix, and which is not entered. It can harm some: "
                                         + String.join(", ", which)
                                         + ". Enter the stock, test the forage and ask the veterinarian.",
                                 which,
                                 "the stock that have access, other species, or no grazing")
                         .asking(MissingFact.Kind.LIVESTOCK, ""));
+    }
+
+    /** From when on it counts: the first day stock are in, else from sowing on. */
+    private static Optional<LocalDate> eaten(Situation.Cover c) {
+        return c.facts().grazed().stream()
+                .map(EndFacts.Grazed::on)
+                .min(Comparator.naturalOrder())
+                .or(c::sown);
     }
 
     private static List<Caution> cautions(Situation.Cover c, Component x) {

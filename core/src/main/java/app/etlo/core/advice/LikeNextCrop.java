@@ -2,6 +2,7 @@ package app.etlo.core.advice;
 
 import app.etlo.core.knowledge.Group;
 import app.etlo.core.mix.MixOutlook;
+import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.working.Source;
 import java.util.List;
@@ -26,12 +27,15 @@ final class LikeNextCrop extends Judgement {
                 .sum();
     }
 
+    /** Less neither ties up nor carries over much. */
+    private static final double MATTERS_KG_HA = 1500;
+
     LikeNextCrop() {
         super(
                 "like-next-crop",
                 Weight.TIP,
                 Step.MIX,
-                "grasses are over 70 % of the dry tops ahead of a grass, or legumes over 60 % ahead of a legume",
+                "of 1.5 t/ha of dry tops or more grasses are over 70 % ahead of a grass, or legumes over 60 % ahead of a legume",
                 Source.commonPractice("designed opposite to the next crop: a check, not a law"),
                 "medium");
     }
@@ -47,7 +51,7 @@ final class LikeNextCrop extends Judgement {
         long legumes = Math.round(share(c, o, false));
         boolean grass = GRASSES.contains(next.crop().group()) && grasses > 70;
         boolean legume = next.crop().group().isLegume() && legumes > 60;
-        if (!grass && !legume) {
+        if (!grass && !legume || o.mass().in(Unit.KG_PER_HA) < MATTERS_KG_HA) {
             return Optional.empty();
         }
         String crop = next.crop().name().toLowerCase(Locale.ROOT);

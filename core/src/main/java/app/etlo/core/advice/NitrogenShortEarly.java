@@ -1,9 +1,12 @@
 package app.etlo.core.advice;
 
 import app.etlo.core.ground.CoverCost;
+import app.etlo.core.nitrogen.FeedResult;
+import app.etlo.core.nitrogen.SupplyAndUptake;
 import app.etlo.core.quantity.Shown;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -44,17 +47,18 @@ final class NitrogenShortEarly extends Judgement {
     @Override
     public Stream<Note> judge(Situation s) {
         return s.covers().stream()
-                .flatMap(c -> of(c).stream()
+                .flatMap(c -> of(c).filter(k -> !isPlaced(s, c)).stream()
                         .map(k -> note(
                                 c.next().orElseThrow().id(),
                                 Optional.of(k.planted()),
-                                words(s, k),
+                                words(s, c.next().orElseThrow().id(), k),
                                 List.of("short by "
                                         + kgHa(s, k.worst().lessKgHa().middle())),
                                 "an earlier end, a legume in the mix, or nitrogen beside the row")));
     }
 
-    private static String words(Situation s, CoverCost k) {
+    private static String words(Situation s, String crop, CoverCost k) {
+        double assumed = atPlanting(s, crop, k.planted());
         CoverCost.Early worst = k.worst();
         String bound = worst.boundKgHa() > MUCH_KG_HA
                 ? " Its residue holds " + kgHa(s, worst.boundKgHa())
@@ -65,7 +69,30 @@ final class NitrogenShortEarly extends Judgement {
                 + " and in the crop, " + kgHa(s, worst.lessKgHa().middle()) + " less than without the cover." + bound
                 + " Place " + kgHa(s, LEAST_BESIDE_KG_HA).replaceFirst(" .*", "") + " to "
                 + kgHa(s, MOST_BESIDE_KG_HA)
-                + " of nitrogen beside the row at planting, as part of its need and within local rules.";
+                + " of nitrogen beside the row at planting, as part of its need and within local rules"
+                + (assumed > 0
+                        ? ": the simulation already takes it to be fed " + kgHa(s, assumed)
+                                + " then, which nobody has planned."
+                        : ".");
+    }
+
+    /** Whether the plan feeds it enough about its planting. */
+    private static boolean isPlaced(Situation s, Situation.Cover c) {
+        return c.next()
+                .flatMap(n -> Optional.ofNullable(s.feed().get(n.id()))
+                        .filter(f -> f.planned().isPresent())
+                        .flatMap(f -> n.planted().map(d -> atPlanting(s, n.id(), d))))
+                .filter(kg -> kg >= LEAST_BESIDE_KG_HA)
+                .isPresent();
+    }
+
+    /** Fed by the end of the first week, planned or assumed, kg/ha. */
+    private static double atPlanting(Situation s, String crop, LocalDate planted) {
+        return Optional.ofNullable(s.feed().get(crop)).flatMap(FeedResult::supply).stream()
+                .flatMap(x -> x.weeks().stream())
+                .filter(w -> !w.on().isAfter(planted.plusDays(7)))
+                .mapToDouble(SupplyAndUptake.Week::fedKgHa)
+                .sum();
     }
 
     /** The weeks looked at. */

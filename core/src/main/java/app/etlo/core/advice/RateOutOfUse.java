@@ -7,6 +7,7 @@ import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /** A species sown alone at a rate that none of its sources gives for its purpose. */
@@ -27,26 +28,36 @@ final class RateOutOfUse extends Judgement {
 
     @Override
     public Stream<Note> judge(Situation s) {
-        return s.covers().stream()
-                .filter(c ->
-                        c.components().size() == 1 && CerealForMulch.covers(s).noneMatch(m -> m.id().equals(c.id())))
-                .flatMap(
-                        c -> c.blend().stream().flatMap(b -> b.rates().stream()).flatMap(r -> judge(s, c, r)));
+        return s.covers().stream().flatMap(c -> of(s, c).stream().map(r -> judge(s, c, r)));
     }
 
-    private Stream<Note> judge(Situation s, Situation.Cover c, SeedRate r) {
-        double kgHa = r.plsKgHa().middle() * c.use().purpose();
-        boolean thin = kgHa < BELOW * r.full().kgHa().low();
-        boolean thick = kgHa > ABOVE * r.full().kgHa().high();
-        if (!thin && !thick) {
-            return Stream.empty();
-        }
+    /** A cover's rate of that kind. */
+    static Optional<SeedRate> of(Situation s, Situation.Cover c) {
+        return c.components().size() == 1 && CerealForMulch.covers(s).noneMatch(m -> m.id().equals(c.id()))
+                ? c.blend().stream()
+                        .flatMap(b -> b.rates().stream())
+                        .filter(r -> isThin(c, r)
+                                || kgHa(c, r) > ABOVE * r.full().kgHa().high())
+                        .findFirst()
+                : Optional.empty();
+    }
+
+    private static double kgHa(Situation.Cover c, SeedRate r) {
+        return r.plsKgHa().middle() * c.use().purpose();
+    }
+
+    private static boolean isThin(Situation.Cover c, SeedRate r) {
+        return kgHa(c, r) < BELOW * r.full().kgHa().low();
+    }
+
+    private Note judge(Situation s, Situation.Cover c, SeedRate r) {
+        boolean thin = isThin(c, r);
         String name = r.component().species().name();
-        String sown = s.sayRound(kgHa, Unit.KG_PER_HA);
+        String sown = s.sayRound(kgHa(c, r), Unit.KG_PER_HA);
         String purpose = c.use().sownFor().equals(CoverPurpose.COVER)
                 ? "a cover"
                 : c.use().sownFor().replace('-', ' ');
-        return Stream.of(note(
+        return note(
                 c.id() + "/" + r.component().species().id(),
                 c.sown(),
                 sown + " of " + name.toLowerCase(Locale.ROOT) + " drilled is " + (thin ? "less" : "more")
@@ -61,6 +72,6 @@ final class RateOutOfUse extends Judgement {
                 List.of(
                         r.component().species().id() + " " + sown,
                         "for " + c.use().sownFor()),
-                thin ? "more seed, or another purpose" : "less seed, or another purpose"));
+                thin ? "more seed, or another purpose" : "less seed, or another purpose");
     }
 }

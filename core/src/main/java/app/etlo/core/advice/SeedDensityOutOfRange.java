@@ -17,7 +17,7 @@ final class SeedDensityOutOfRange extends Judgement {
                 "seed-density-out-of-range",
                 Weight.THINK,
                 Step.MIX,
-                "the live seeds of a whole mix are under 60 or over 1,100 per square metre",
+                "the live seeds of a whole mix are under 60 or over 1,100 per square metre; a rate or sum of shares out of use has a note of its own",
                 Source.own("Etlo's own span around the single-species rates of the library"),
                 "medium");
     }
@@ -27,6 +27,7 @@ final class SeedDensityOutOfRange extends Judgement {
         return s.covers().stream()
                 .flatMap(c -> c.blend().stream()
                         .filter(SeedDensityOutOfRange::outside)
+                        .filter(b -> RateOutOfUse.of(s, c).isEmpty() && !SharesOutOfUse.of(b))
                         .map(b -> note(
                                 c.id(),
                                 c.sown(),

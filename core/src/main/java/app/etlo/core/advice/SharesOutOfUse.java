@@ -11,6 +11,11 @@ final class SharesOutOfUse extends Judgement {
         return b.rates().stream().mapToDouble(r -> 100 * r.shareOfFull()).sum();
     }
 
+    /** Whether a mix has such shares. */
+    static boolean of(Blend b) {
+        return b.rates().size() > 1 && (sum(b) < 60 || sum(b) > 160);
+    }
+
     SharesOutOfUse() {
         super(
                 "shares-out-of-use",
@@ -25,7 +30,7 @@ final class SharesOutOfUse extends Judgement {
     public Stream<Note> judge(Situation s) {
         return s.covers().stream()
                 .flatMap(c -> c.blend().stream()
-                        .filter(b -> b.rates().size() > 1 && (sum(b) < 60 || sum(b) > 160))
+                        .filter(SharesOutOfUse::of)
                         .map(b -> note(
                                 c.id(),
                                 c.sown(),

@@ -17,6 +17,7 @@ import app.etlo.core.mix.SowResult;
 import app.etlo.core.mix.Sowing;
 import app.etlo.core.mix.UsefulYears;
 import app.etlo.core.nitrogen.CoverCredit;
+import app.etlo.core.nitrogen.FeedResult;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.PlausibleSpan;
 import app.etlo.core.quantity.Quantity;
@@ -45,6 +46,7 @@ import java.util.Set;
  * @param untilled crops that are planted without tillage since the harvest before
  * @param failing crops that the simulation does not bring to a harvest, by crop
  * @param cropTopsTHa dry tops of crops at harvest, simulated, by crop
+ * @param feed nitrogen by crop
  * @param typed the numbers the adviser typed, with the span in which each is believed
  */
 public record Situation(
@@ -61,6 +63,7 @@ public record Situation(
         Set<String> untilled,
         Map<String, CropFailure> failing,
         Map<String, Band> cropTopsTHa,
+        Map<String, FeedResult> feed,
         Optional<Weather> weather) {
 
     /**

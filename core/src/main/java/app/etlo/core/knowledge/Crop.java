@@ -107,5 +107,10 @@ public record Crop(
     }
 
     /** Nitrogen needed for a unit of yield, before credits. */
-    public record NeedFactor(Band value, Unit unit) {}
+    public record NeedFactor(Band value, Unit unit) {
+        /** Whether it is by yield; else it is a usual rate. */
+        public boolean byYield() {
+            return unit != Unit.KG_PER_HA;
+        }
+    }
 }

@@ -23,6 +23,7 @@ public record Knowledge(
         Library<Station> stations,
         Library<Caution> cautions,
         Library<StockClass> stockClasses,
+        Library<Removal> removals,
         PlantKinds plantKinds,
         SpeciesSheets sheets) {
 
@@ -82,6 +83,7 @@ public record Knowledge(
                 stations,
                 cautions,
                 stockClasses,
+                removals,
                 plantKinds,
                 sheets);
     }

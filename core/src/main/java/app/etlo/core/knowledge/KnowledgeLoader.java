@@ -103,8 +103,26 @@ public final class KnowledgeLoader {
                                 r.number("liveWeightKg", 10, 1500),
                                 band(r, "intakeLow", "intake", "intakeHigh", 1, 6),
                                 source(r))),
+                removals(),
                 new Knowledge.PlantKinds(kinds, kindOf("species", kinds), kindOf("crop", kinds)),
                 sheets);
+    }
+
+    private Library<Removal> removals() {
+        Map<String, Removal> found = new LinkedHashMap<>();
+        table("removals.csv").rows().forEach(r -> {
+            String crop = r.id("crop");
+            found.put(
+                    crop,
+                    new Removal(
+                            crop,
+                            new Removal.Nutrients(
+                                    r.number("p2o5", 0, 100), r.number("k2o", 0, 100), r.number("s", 0, 100)),
+                            r.optionalNumber("strawP2o5", 0, 100)
+                                    .map(p -> new Removal.Nutrients(p, r.number("strawK2o", 0, 100), 0)),
+                            source(r)));
+        });
+        return new Library<>(Collections.unmodifiableMap(found));
     }
 
     private Library<CropLateness> lateness() {
@@ -408,8 +426,8 @@ public final class KnowledgeLoader {
     private Crop crop(Row r, Row growing) {
         Optional<Crop.NeedFactor> need = r.optional("needUnit")
                 .map(u -> new Crop.NeedFactor(
-                        band(r, "needLow", "need", "needHigh", 0, 150),
-                        Unit.of(r.oneOf("needUnit", List.of("lb/bu", "lb/cwt", "kg/t")))));
+                        band(r, "needLow", "need", "needHigh", 0, 300),
+                        Unit.of(r.oneOf("needUnit", List.of("lb/bu", "lb/cwt", "kg/t", "kg/ha")))));
         return new Crop(
                 r.id("id"),
                 r.text("name"),
@@ -556,8 +574,13 @@ public final class KnowledgeLoader {
                 r.id("id"),
                 r.text("name"),
                 r.number("nPercent", 0.1, 100) / 100,
+                r.number("p2o5Percent", 0, 100) / 100,
+                r.number("k2oPercent", 0, 100) / 100,
+                r.number("sPercent", 0, 100) / 100,
                 r.optionalNumber("densityLbPerGal", 5, 20),
                 r.number("availableShare", 0.01, 1),
+                r.number("secondShare", 0, 1),
+                r.number("thirdShare", 0, 1),
                 r.oneOf("organic", List.of("yes", "no")).equals("yes"),
                 source(r));
     }

@@ -18,16 +18,18 @@ import java.util.Optional;
  *
  * @param content mass times nitrogen content times the share that such residue releases in a season
  * @param table of green manures; empty where it holds none of the species
- * @param simulated what the crop finds by six weeks, beyond the same ground without the cover; empty without a crop ahead
+ * @param simulated what its residue frees in the season, beyond the same ground without the cover; empty without a crop ahead
  */
 public record CoverSchools(CoverCredit content, Optional<Figure> table, Optional<Figure> simulated) implements Figured {
     private static final Formula SIMULATED = Formula.of(
-                    "Nitrogen by six weeks, simulated",
-                    "-less * evidence",
+                    "Nitrogen released in the season, simulated",
+                    "released * evidence",
                     Source.own("the ground simulation, with and without the cover: docs/simulation.md"),
-                    "less",
+                    "released",
                     "evidence")
-            .remarking("what the cover still holds then comes later, and is not in it");
+            .remarking(
+                    "the same question as the other schools answer; what the cover took up and what that costs a young crop stands in the"
+                            + " note on early shortage, and is not taken off here");
 
     /** A green manure's credit, with its species. */
     public static Optional<Figure> table(String prefix, List<Figure> bySpecies) {
@@ -42,20 +44,20 @@ public record CoverSchools(CoverCredit content, Optional<Figure> table, Optional
                 .figure(prefix + "/coverTable", "From the cover, by table", Unit.LB_PER_AC, inputs));
     }
 
-    /** @param lessKgHa that the crop finds six weeks after planting than without the cover */
-    public static Figure simulated(String prefix, Band lessKgHa, Stand stand) {
+    /** @param releasedKgHa out of tops and roots between two evenings; below zero they hold more than they brought */
+    public static Figure simulated(String prefix, Band releasedKgHa, String between, Stand stand) {
         return SIMULATED.figure(
                 prefix + "/coverSimulated",
-                lessKgHa.middle() > 0 ? "Held by the cover, simulated" : "From the cover, simulated",
+                releasedKgHa.middle() < 0 ? "Held by the cover, simulated" : "From the cover, simulated",
                 Unit.KG_PER_HA,
                 Input.banded(
-                        "less",
-                        "Less than without the cover, six weeks after planting",
-                        lessKgHa,
+                        "released",
+                        "Released by its tops and roots, " + between,
+                        releasedKgHa,
                         Unit.KG_PER_HA,
                         Origin.FORECAST,
                         "simulation"),
-                CoverCredit.evidence(stand, lessKgHa.middle() > 0));
+                CoverCredit.evidence(stand, releasedKgHa.middle() < 0));
     }
 
     /** The one chosen, content where the chosen one has nothing to say. */

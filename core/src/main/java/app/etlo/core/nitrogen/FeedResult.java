@@ -17,6 +17,10 @@ import java.util.Optional;
  * @param assumed what the simulation feeds it where the plan does not say
  * @param cropBefore id of the crop whose credit it may have; empty where none is entered
  * @param supply against uptake by the week; empty where it is not simulated
+ * @param applications planned, in time
+ * @param tests that decide on it, in time
+ * @param boughtForYield what is bought over the yield goal; empty without either
+ * @param nutrients P, K and S by balance; none where no figure is held or no goal is entered
  * @param bought what is left to buy; empty without a need
  */
 public record FeedResult(
@@ -28,7 +32,11 @@ public record FeedResult(
         UsualFeeding.Shown assumed,
         Optional<LeftToBuy> bought,
         Optional<String> cropBefore,
-        Optional<SupplyAndUptake> supply)
+        Optional<SupplyAndUptake> supply,
+        List<NutrientBalance> nutrients,
+        List<PlannedNitrogen.Application> applications,
+        List<TestToTake> tests,
+        Optional<Figure> boughtForYield)
         implements Figured {
     @Override
     public List<Figure> figures() {
@@ -44,6 +52,8 @@ public record FeedResult(
         all.addAll(Figured.present(need, planned));
         all.addAll(assumed.figures());
         bought.ifPresent(b -> all.addAll(b.figures()));
+        nutrients.forEach(n -> all.addAll(n.figures()));
+        boughtForYield.ifPresent(all::add);
         return all;
     }
 }

@@ -17,7 +17,8 @@ public record LedgerLine(Kind kind, String label, Figure amount, Sureness sure, 
         ORGANIC_MATTER("organic-matter"),
         SOIL_TEST("soil-test"),
         SIDE_DRESS_TEST("side-dress-test"),
-        WATER("water");
+        WATER("water"),
+        MANURE("manure");
 
         private final String id;
 

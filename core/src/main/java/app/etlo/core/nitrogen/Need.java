@@ -24,19 +24,38 @@ public final class Need {
                     "goal",
                     "factor")
             .remarking("evaluated in the units the factor is published in");
+    private static final Formula USUAL = Formula.of(
+                    "Nitrogen need, usual rate",
+                    "rate",
+                    Source.fromMemory("usual rates of extension guides, before credits"),
+                    "rate")
+            .remarking("no factor by yield is in use for this crop: the local recommendation goes before");
+    private static final Formula BOUGHT = Formula.of(
+                    "Nitrogen bought for the yield",
+                    "(left + planned) / goal",
+                    Source.fromMemory("growers' reports of 0.6-0.7 lb bought a bushel of corn"),
+                    "left",
+                    "planned",
+                    "goal")
+            .remarking("a cross-check: nothing is taken off by it");
     private static final Formula LOCAL = Formula.of(
             "Nitrogen need, local recommendation", "need", Source.own("typed from the local recommendation"), "need");
 
     private Need() {}
 
     /**
-     * Yield goal times factor.
+     * Yield goal times factor; of a crop that has a usual rate instead, that rate whatever the goal.
      *
      * @param factor typed; the crop's own range when absent
      * @return empty when there is no goal, no factor, or the goal's unit and the factor's do not meet
      */
     public static Optional<Figure> byYieldGoal(
             String prefix, Crop crop, Optional<Quantity> goal, Optional<Quantity> factor) {
+        Optional<Band> rate =
+                crop.need().filter(f -> factor.isEmpty() && !f.byYield()).map(Crop.NeedFactor::value);
+        if (rate.isPresent()) {
+            return rate.map(r -> usualRate(prefix, crop, r));
+        }
         Optional<Unit> unit = factor.map(Quantity::unit).or(() -> crop.need().map(Crop.NeedFactor::unit));
         if (goal.isEmpty() || unit.isEmpty()) {
             return Optional.empty();
@@ -55,6 +74,20 @@ public final class Need {
                         .orElseGet(() -> usual(crop))));
     }
 
+    private static Figure usualRate(String prefix, Crop crop, Band kgHa) {
+        return USUAL.figure(
+                prefix + "/need",
+                "Need",
+                Unit.KG_PER_HA,
+                Input.banded(
+                        "rate",
+                        "Usual rate",
+                        kgHa,
+                        Unit.KG_PER_HA,
+                        Origin.DEFAULT,
+                        crop.source().text()));
+    }
+
     /**
      * The rate that paid best where rates were tried: that of the plateau, which overstates less, else of the quadratic.
      *
@@ -65,6 +98,39 @@ public final class Need {
         return response.plateau()
                 .or(response::quadratic)
                 .map(f -> f.best(prefix + "/need", ratio, response.mostKgHa()));
+    }
+
+    /**
+     * Nitrogen that is bought, over the yield goal: a cross-check, from which nothing is taken off. Careful growers with split feeding
+     * report 0.6 to 0.7 lb a bushel of corn (from memory).
+     *
+     * @param left kg/ha beyond what is planned
+     * @return empty for a crop without a factor by yield, or without a goal
+     */
+    public static Optional<Figure> boughtForYield(
+            String prefix, Figure left, Optional<Figure> planned, Crop crop, Optional<Quantity> goal) {
+        Optional<Unit> unit = crop.need()
+                .filter(Crop.NeedFactor::byYield)
+                .filter(f -> f.value().middle() > 0)
+                .map(Crop.NeedFactor::unit);
+        if (goal.isEmpty() || unit.isEmpty()) {
+            return Optional.empty();
+        }
+        Unit goalUnit = goalUnit(unit.get());
+        Unit rate = unit.get() == Unit.KG_N_PER_T ? Unit.KG_PER_HA : Unit.LB_PER_AC;
+        Optional<Quantity> yield = goalUnit == Unit.BU_PER_AC
+                ? GrainYield.asBushels(goal.get(), crop)
+                : GrainYield.asMass(goal.get(), crop);
+        return yield.filter(y -> y.in(goalUnit) > 0)
+                .map(y -> BOUGHT.figure(
+                        prefix + "/boughtForYield",
+                        "Bought for the yield",
+                        unit.get(),
+                        Input.figure("left", left, rate),
+                        planned.map(p -> Input.figure("planned", p, rate))
+                                .orElseGet(
+                                        () -> Input.of("planned", "Planned", 0, rate, Origin.DEFAULT, "none planned")),
+                        Input.of("goal", "Yield goal", y.in(goalUnit), goalUnit, Origin.ENTERED, "rotation")));
     }
 
     /** A local recommendation as typed. */

@@ -10,6 +10,7 @@ import app.etlo.core.working.Origin;
 import app.etlo.core.working.Source;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
@@ -21,8 +22,15 @@ public final class PlannedNitrogen {
      * One feeding.
      *
      * @param nitrogenKgHa available in the season, kg/ha
+     * @param placement as entered; empty where it is not said
+     * @param dryShare of the years, 0 to 1, in which too little rain follows to wash urea in; empty where that is not known
      */
-    public record Application(Product product, LocalDate on, double nitrogenKgHa) {}
+    public record Application(
+            Product product,
+            LocalDate on,
+            double nitrogenKgHa,
+            Optional<String> placement,
+            Optional<Double> dryShare) {}
 
     /**
      * Their sum, kg/ha.

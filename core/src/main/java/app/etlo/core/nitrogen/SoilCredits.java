@@ -51,6 +51,12 @@ public final class SoilCredits {
             "each",
             "critical",
             "nitrate");
+    private static final Formula MANURE = Formula.of(
+            "Nitrogen of an earlier year's manure",
+            "total * share / 100",
+            Source.commonPractice("organic nitrogen that comes free in the second and third season; products.csv"),
+            "total",
+            "share");
     private static final Formula WATER = Formula.of(
             "Nitrate in the water given",
             "nitrate * water / 100",
@@ -123,6 +129,28 @@ public final class SoilCredits {
                 Input.of("each", "For each mg/kg below", LB_AC_FOR_EACH, Unit.LB_PER_AC, Origin.LIBRARY, "the test"),
                 Input.of("critical", "Enough, mg/kg", SIDE_DRESS_CRITICAL, Unit.COUNT, Origin.LIBRARY, "the test"),
                 Input.of("nitrate", "Nitrate nitrogen, mg/kg", mgKg, Unit.COUNT, Origin.MEASURED, from));
+    }
+
+    /**
+     * What a manure or compost of an earlier season still frees.
+     *
+     * @param totalKgHa all of its nitrogen
+     * @param share of it that comes free in this season, 0 to 1; it may be half as much, or half as much again
+     * @param from product and day, in words
+     */
+    public static Figure manure(String prefix, String id, double totalKgHa, double share, String from) {
+        return MANURE.figure(
+                prefix + "/manure/" + id,
+                "From earlier manure",
+                Unit.KG_PER_HA,
+                Input.of("total", "All its nitrogen", totalKgHa, Unit.KG_PER_HA, Origin.ENTERED, "plan"),
+                Input.banded(
+                        "share",
+                        "Comes free in this season, " + from,
+                        new Band(50 * share, 100 * share, 150 * share),
+                        Unit.PERCENT,
+                        Origin.LIBRARY,
+                        "products, half as much to half as much again"));
     }
 
     public static Figure water(String prefix, double mgL, double mm) {

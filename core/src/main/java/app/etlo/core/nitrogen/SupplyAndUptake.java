@@ -4,14 +4,17 @@ import app.etlo.core.quantity.Band;
 import app.etlo.core.working.Source;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What a crop takes up and what is there for it, week by week, over the weather years.
  *
+ * @param weeks in which it takes up 1 kg/ha or more in 1 year of 10, or is fed, and the first
  * @param years simulated
+ * @param beforeKgHa free to 60 cm on the evening before planting
  * @param says where it runs short, and what would close the gap
  */
-public record SupplyAndUptake(List<Week> weeks, int years, List<String> says) {
+public record SupplyAndUptake(List<Week> weeks, int years, Band beforeKgHa, List<String> says) {
     public static final Source SOURCE = Source.own(
             "the ground simulation; short is under 15 kg/ha free to 60 cm in a week that takes up 5 or more");
     /** Less is short. */
@@ -41,8 +44,22 @@ public record SupplyAndUptake(List<Week> weeks, int years, List<String> says) {
         says = List.copyOf(says);
     }
 
-    public static SupplyAndUptake of(List<Week> weeks, int years) {
-        return new SupplyAndUptake(weeks, years, says(weeks, years));
+    public static SupplyAndUptake of(List<Week> weeks, int years, Band beforeKgHa) {
+        return new SupplyAndUptake(weeks, years, beforeKgHa, says(weeks, years));
+    }
+
+    /** Fed in all, kg/ha. */
+    public double fedKgHa() {
+        return weeks.stream().mapToDouble(Week::fedKgHa).sum();
+    }
+
+    /** Free to 60 cm when it has taken up what it takes; empty where it still takes up much in the last week that is known. */
+    public Optional<Band> leftKgHa() {
+        return weeks.isEmpty()
+                ? Optional.empty()
+                : Optional.of(weeks.get(weeks.size() - 1))
+                        .filter(w -> w.uptakeKgHa().middle() < ASKS_KG_HA)
+                        .map(Week::freeKgHa);
     }
 
     private static List<String> says(List<Week> weeks, int years) {

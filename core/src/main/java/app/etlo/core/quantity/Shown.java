@@ -31,7 +31,8 @@ public final class Shown {
             return "0";
         }
         return switch (unit.dimension()) {
-            case COUNT, TIME, WARMTH -> plain(value, 0);
+            case COUNT, WARMTH -> plain(value, 0);
+            case TIME -> size < 1 ? significant(value) : plain(value, size < 10 && value != Math.rint(value) ? 1 : 0);
             case TEMPERATURE -> plain(value, 1);
             case MONEY -> plain(value, size < 1000 ? 2 : 0);
             case MONEY_PER_AREA, MONEY_PER_MASS -> plain(value, size < 100 ? 2 : size < 1000 ? 1 : 0);

@@ -280,7 +280,11 @@ class HandBuiltRulesTest {
 
     static Stream<Rule> mixes() {
         return Stream.of(
-                new Rule("seed-density-out-of-range", "Sown thin", with(cover().share("hairy-vetch", 10)), with(rye())),
+                new Rule(
+                        "seed-density-out-of-range",
+                        "Sown thin",
+                        with(cover().share("faba-bean", 40).share("cover-sunflower", 40)),
+                        with(rye())),
                 new Rule(
                         "brassica-above-blend-share",
                         "out the small and slow species",
@@ -768,6 +772,26 @@ class HandBuiltRulesTest {
                         "25 kg/ha less than without the cover",
                         with(rye().costing(0, 25)),
                         with(rye().costing(0, 10))),
+                new Rule(
+                        "nitrate-not-tested",
+                        "a nitrate test to that depth decides",
+                        with(rye()).supplied("c2", 60, 80, 75),
+                        with(rye()).supplied("c2", 60, 80, 40)),
+                new Rule(
+                        "fed-legume",
+                        "more than a starter",
+                        soybeanAhead().applied("c2", "urea", 60, "2027-05-20", "broadcast", 0),
+                        with(rye()).applied("c2", "urea", 60, "2027-05-12", "broadcast", 0)),
+                new Rule(
+                        "anhydrous-care",
+                        "Planted 2 days after it",
+                        with(rye()).applied("c2", "anhydrous-ammonia", 120, "2027-05-10", "injected", 0),
+                        with(rye()).applied("c2", "urea", 120, "2027-05-10", "injected", 0)),
+                new Rule(
+                        "urea-on-surface",
+                        "in 5 of 10 years less than 12 mm",
+                        with(rye()).applied("c2", "urea", 100, "2027-06-10", "broadcast", 0.5),
+                        with(rye()).applied("c2", "urea", 100, "2027-06-10", "beside-row", 0.5)),
                 new Rule(
                         "cover-fed",
                         "shades hairy vetch",

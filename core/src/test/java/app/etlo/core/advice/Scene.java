@@ -25,6 +25,11 @@ import app.etlo.core.mix.Sowing;
 import app.etlo.core.mix.SownZone;
 import app.etlo.core.mix.UsefulYears;
 import app.etlo.core.nitrogen.CoverCredit;
+import app.etlo.core.nitrogen.FeedResult;
+import app.etlo.core.nitrogen.NitrogenLedger;
+import app.etlo.core.nitrogen.PlannedNitrogen;
+import app.etlo.core.nitrogen.SupplyAndUptake;
+import app.etlo.core.nitrogen.UsualFeeding;
 import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
@@ -73,6 +78,7 @@ final class Scene {
     private final List<Pass> passes = new ArrayList<>();
     private final Map<String, CropFailure> failing = new HashMap<>();
     private final Map<String, Band> cropTops = new HashMap<>();
+    private final Map<String, FeedResult> feed = new HashMap<>();
     private final Set<String> untilled = new HashSet<>();
     private final List<FieldFacts.Weed> weeds = new ArrayList<>();
     private final List<Residual> residuals = new ArrayList<>();
@@ -247,7 +253,59 @@ final class Scene {
                 untilled,
                 failing,
                 cropTops,
+                feed,
                 weather);
+    }
+
+    /** A feeding of a crop in May 2027. */
+    Scene applied(String crop, String product, double kgHa, String day, String placement, double dryShare) {
+        return fed(
+                crop,
+                Optional.empty(),
+                List.of(new PlannedNitrogen.Application(
+                        KNOWLEDGE.products().get(product),
+                        day(day),
+                        kgHa,
+                        Optional.of(placement),
+                        Optional.of(dryShare))));
+    }
+
+    /** Nitrogen free before a crop, fed to it in its first week, and left behind it. */
+    Scene supplied(String crop, double beforeKgHa, double fedKgHa, double leftKgHa) {
+        Band none = Band.exactly(0);
+        LocalDate planted = day("2027-05-12");
+        return fed(
+                crop,
+                Optional.of(SupplyAndUptake.of(
+                        List.of(
+                                new SupplyAndUptake.Week(1, planted.plusDays(7), none, Band.exactly(60), 0, fedKgHa, 0),
+                                new SupplyAndUptake.Week(
+                                        14, planted.plusDays(98), none, Band.exactly(leftKgHa), 0, 0, 0)),
+                        30,
+                        Band.exactly(beforeKgHa))),
+                List.of());
+    }
+
+    private Scene fed(String crop, Optional<SupplyAndUptake> supply, List<PlannedNitrogen.Application> applications) {
+        feed.put(
+                crop,
+                new FeedResult(
+                        Optional.empty(),
+                        List.of(),
+                        NitrogenLedger.of("feed/" + crop, List.of(), Optional.empty()),
+                        Optional.empty(),
+                        applications.isEmpty()
+                                ? Optional.empty()
+                                : Optional.of(PlannedNitrogen.of("feed/" + crop, applications)),
+                        UsualFeeding.Shown.NONE,
+                        Optional.empty(),
+                        Optional.empty(),
+                        supply,
+                        List.of(),
+                        applications,
+                        List.of(),
+                        Optional.empty()));
+        return this;
     }
 
     /** A crop with a goal, and what the simulation brings it to, t/ha. */
@@ -588,7 +646,8 @@ final class Scene {
                     List.of(
                             early(2, "2027-05-26", kgHa / 2),
                             early(4, "2027-06-09", kgHa),
-                            early(6, "2027-06-23", kgHa / 3))));
+                            early(6, "2027-06-23", kgHa / 3)),
+                    new CoverCost.Released(day("2027-05-12"), day("2027-08-04"), new Band(10, 20, 30))));
             return this;
         }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.etlo.core.ReferenceProgram;
+import app.etlo.core.knowledge.Crop;
 import app.etlo.core.knowledge.Knowledge;
 import app.etlo.core.knowledge.KnowledgeLoader;
 import app.etlo.core.quantity.Quantity;
@@ -144,12 +145,29 @@ class NitrogenTest {
     void without_a_goal_or_a_factor_there_is_no_need() {
         assertThat(Need.byYieldGoal("f", KNOWLEDGE.crops().get("grain-corn"), Optional.empty(), Optional.empty()))
                 .isEmpty();
+    }
+
+    /** Where no factor by yield is in use, guides give a rate: it needs no goal, and a factor that is typed goes before it. */
+    @Test
+    void a_vegetable_has_a_usual_rate_until_a_factor_is_typed() {
+        Crop onion = KNOWLEDGE.crops().get("onion");
+        Figure usual =
+                Need.byYieldGoal("f", onion, Optional.empty(), Optional.empty()).orElseThrow();
+        assertThat(usual.in(Unit.KG_PER_HA)).isBetween(100.0, 200.0);
+        assertThat(usual.value().low()).isLessThan(usual.value().high());
         assertThat(Need.byYieldGoal(
-                        "f",
-                        KNOWLEDGE.crops().get("onion"),
-                        Optional.of(new Quantity(40, Unit.T_PER_HA)),
-                        Optional.empty()))
-                .isEmpty();
+                                "f",
+                                onion,
+                                Optional.of(new Quantity(40, Unit.T_PER_HA)),
+                                Optional.of(new Quantity(3, Unit.KG_N_PER_T)))
+                        .orElseThrow()
+                        .in(Unit.KG_PER_HA))
+                .isCloseTo(120, within(1e-9));
+    }
+
+    @Test
+    void every_crop_of_the_library_has_a_need() {
+        assertThat(KNOWLEDGE.crops().all()).allSatisfy(c -> assertThat(c.need()).isPresent());
     }
 
     @Test
@@ -285,8 +303,10 @@ class NitrogenTest {
         Figure planned = PlannedNitrogen.of(
                 "feed/c",
                 List.of(
-                        new PlannedNitrogen.Application(urea, LocalDate.of(2027, 5, 1), 40),
-                        new PlannedNitrogen.Application(urea, LocalDate.of(2027, 6, 12), 55)));
+                        new PlannedNitrogen.Application(
+                                urea, LocalDate.of(2027, 5, 1), 40, Optional.empty(), Optional.empty()),
+                        new PlannedNitrogen.Application(
+                                urea, LocalDate.of(2027, 6, 12), 55, Optional.empty(), Optional.empty())));
         assertThat(planned.middle()).isCloseTo(95, within(1e-9));
         assertThat(planned.id()).isEqualTo("feed/c/planned");
         assertThat(planned.working().expression()).isEqualTo("n1 + n2");
@@ -318,7 +338,11 @@ class NitrogenTest {
         Figure planned = PlannedNitrogen.of(
                 "feed/c",
                 List.of(new PlannedNitrogen.Application(
-                        KNOWLEDGE.products().get("urea"), LocalDate.of(2027, 5, 1), 40)));
+                        KNOWLEDGE.products().get("urea"),
+                        LocalDate.of(2027, 5, 1),
+                        40,
+                        Optional.empty(),
+                        Optional.empty())));
         LeftToBuy bought = left(150, Optional.of(credit.credit()), "uan28");
         FeedResult all = new FeedResult(
                 Optional.of(new CoverSchools(credit, Optional.empty(), Optional.empty())),
@@ -344,6 +368,10 @@ class NitrogenTest {
                 UsualFeeding.Shown.NONE,
                 Optional.of(bought),
                 Optional.of("soybean"),
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                List.of(),
                 Optional.empty());
         assertThat(all.figures())
                 .extracting(Figure::id)

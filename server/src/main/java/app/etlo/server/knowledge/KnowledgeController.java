@@ -108,8 +108,11 @@ class KnowledgeController {
                                 c.family(),
                                 c.group(),
                                 c.testWeightLbBu().isPresent(),
-                                c.need().isPresent(),
-                                c.need().map(n -> n.unit().written()).orElse("kg/t"),
+                                c.need().filter(Crop.NeedFactor::byYield).isPresent(),
+                                c.need()
+                                        .filter(Crop.NeedFactor::byYield)
+                                        .map(n -> n.unit().written())
+                                        .orElse("kg/t"),
                                 c.heightM(),
                                 c.rootDepthM(),
                                 c.testWeightLbBu(),

@@ -102,7 +102,7 @@ final class Chapters {
                         .orElse(GrownRotation.UNKNOWN),
                 later,
                 PlantChapter.ratings(LATER, later),
-                notes(plan, covers, growth, sow, grownCrop),
+                notes(plan, covers, growth, sow, grownCrop, feed),
                 new DecisionCalendar(covers).all(),
                 growth);
     }
@@ -170,7 +170,8 @@ final class Chapters {
             List<CoverResult> covers,
             PlanGrowth growth,
             SowChapter sow,
-            Function<CropInTime, GrownCrop> grownCrop) {
+            Function<CropInTime, GrownCrop> grownCrop,
+            Map<String, FeedResult> feed) {
         return Judgements.of(new Situation(
                 plan.asOf(),
                 plan.context().farm().units(),
@@ -189,6 +190,7 @@ final class Chapters {
                 plan.crops().stream()
                         .flatMap(c -> grownCrop.apply(c).mass().stream().map(f -> Map.entry(c.id(), f.value())))
                         .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue)),
+                feed,
                 plan.site()
                         .map(s -> new Situation.Weather(
                                 s.climate().name(),

@@ -9,6 +9,7 @@ import app.etlo.core.plan.growth.PlanGround;
 import app.etlo.core.plan.growth.PlanGrowth;
 import app.etlo.core.plan.growth.StandParts;
 import app.etlo.core.plan.timeline.CoverInTime;
+import app.etlo.core.quantity.Shown;
 import app.etlo.core.working.Figure;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -28,12 +29,12 @@ final class CreditSchools {
                                 content,
                                 growth.ground().flatMap(g -> CoverSchools.table(prefix, green(prefix, c.inTime(), g))),
                                 growth.cost(c.inTime())
-                                        .map(CreditSchools::last)
-                                        .map(e -> CoverSchools.simulated(prefix, e.lessKgHa(), stand)))));
-    }
-
-    private static CoverCost.Early last(CoverCost cost) {
-        return cost.early().get(cost.early().size() - 1);
+                                        .map(CoverCost::released)
+                                        .map(r -> CoverSchools.simulated(
+                                                prefix,
+                                                r.kgHa(),
+                                                Shown.date(r.from()) + " to " + Shown.date(r.until()),
+                                                stand)))));
     }
 
     private static List<Figure> green(String prefix, CoverInTime cover, PlanGround g) {

@@ -4,7 +4,9 @@ import app.etlo.core.nitrogen.CoverCredit;
 import app.etlo.core.nitrogen.CoverSchools;
 import app.etlo.core.nitrogen.FeedResult;
 import app.etlo.core.nitrogen.LeftToBuy;
+import app.etlo.core.nitrogen.Need;
 import app.etlo.core.nitrogen.NitrogenLedger;
+import app.etlo.core.nitrogen.NutrientBalance;
 import app.etlo.core.nitrogen.PlannedNitrogen;
 import app.etlo.core.nitrogen.UsualFeeding;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
@@ -21,6 +23,7 @@ import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.termination.EndResult;
 import app.etlo.core.termination.Stand;
 import app.etlo.core.working.Figure;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -28,6 +31,11 @@ import java.util.Optional;
 
 /** The step Feed: what each crop needs, what the cover ahead of it gives, and what is left to buy. */
 final class FeedChapter {
+    /** Rain that washes urea into the soil, and the days in which it must fall (common practice: about half an inch within days). */
+    private static final double WASHES_IN_MM = 12;
+
+    private static final int WASHED_IN_DAYS = 4;
+
     private FeedChapter() {}
 
     /** The nitrogen that what stands of a cover gives or ties up; none where nothing stands. */
@@ -39,6 +47,7 @@ final class FeedChapter {
     /** By crop. */
     static Map<String, FeedResult> of(PlanInTime plan, List<CoverResult> covers, PlanGrowth growth) {
         Map<String, FeedResult> results = new LinkedHashMap<>();
+        Map<String, List<NutrientBalance>> nutrients = Balances.of(plan);
         plan.crops()
                 .forEach(c -> results.put(
                         c.id(),
@@ -49,11 +58,17 @@ final class FeedChapter {
                                         .flatMap(v -> covers.stream()
                                                 .filter(r -> r.id().equals(v.id()))
                                                 .findFirst()),
-                                growth)));
+                                growth,
+                                nutrients.get(c.id()))));
         return results;
     }
 
-    private static FeedResult crop(PlanInTime plan, CropInTime crop, Optional<CoverResult> cover, PlanGrowth growth) {
+    private static FeedResult crop(
+            PlanInTime plan,
+            CropInTime crop,
+            Optional<CoverResult> cover,
+            PlanGrowth growth,
+            List<NutrientBalance> nutrients) {
         String prefix = "feed/" + crop.id();
         NitrogenEntry n = new PlanLookup(plan.plan())
                 .crop(crop.id())
@@ -61,7 +76,10 @@ final class FeedChapter {
                 .orElse(NitrogenEntry.NONE);
         Optional<Figure> need = CropNeed.of(plan, crop);
         List<Timeline.Feeding> feedings = plan.timeline().feedings(crop.id());
-        Optional<Figure> planned = need.flatMap(f -> planned(prefix, feedings));
+        List<PlannedNitrogen.Application> applications =
+                feedings.stream().map(f -> application(plan, f)).toList();
+        Optional<Figure> planned =
+                need.filter(f -> !applications.isEmpty()).map(f -> PlannedNitrogen.of(prefix, applications));
         Optional<CoverSchools> schools = cover.flatMap(c -> CreditSchools.of(prefix, c, growth));
         boolean weighed =
                 cover.flatMap(c -> c.ending().stand()).filter(Stand::isWeighed).isPresent();
@@ -70,6 +88,14 @@ final class FeedChapter {
                 need.map(f -> LedgerLines.of(plan, crop, n, f, schools, weighed))
                         .orElse(List.of()),
                 CropNeed.inside(plan, crop));
+        Optional<LeftToBuy> bought = need.map(f -> LeftToBuy.of(
+                prefix,
+                f,
+                ledger.total(),
+                planned,
+                n.product().map(p -> plan.knowledge().products().get(p)),
+                n.productPrice(),
+                plan.area()));
         return new FeedResult(
                 schools,
                 CropNeed.schools(plan, crop),
@@ -77,16 +103,13 @@ final class FeedChapter {
                 need,
                 planned,
                 feedings.isEmpty() ? assumed(plan, crop, need) : UsualFeeding.Shown.NONE,
-                need.map(f -> LeftToBuy.of(
-                        prefix,
-                        f,
-                        ledger.total(),
-                        planned,
-                        n.product().map(p -> plan.knowledge().products().get(p)),
-                        n.productPrice(),
-                        plan.area())),
+                bought,
                 CropAhead.of(plan, crop).map(b -> b.crop().id()),
-                Supplies.of(plan, crop, growth.ground()));
+                Supplies.of(plan, crop, growth.ground()),
+                nutrients,
+                applications,
+                TestsToTake.of(plan, crop, ledger),
+                bought.flatMap(b -> Need.boughtForYield(prefix, b.left(), planned, crop.crop(), crop.yieldGoal())));
     }
 
     private static UsualFeeding.Shown assumed(PlanInTime plan, CropInTime crop, Optional<Figure> need) {
@@ -100,14 +123,18 @@ final class FeedChapter {
                                 "feed/" + crop.id(), parts, CropNeed.last(whole).orElseThrow()));
     }
 
-    /** Nitrogen that the plan's own feeding brings; empty without one. */
-    private static Optional<Figure> planned(String prefix, List<Timeline.Feeding> feedings) {
-        return feedings.isEmpty()
-                ? Optional.empty()
-                : Optional.of(PlannedNitrogen.of(
-                        prefix,
-                        feedings.stream()
-                                .map(f -> new PlannedNitrogen.Application(f.product(), f.date(), f.nitrogenKgHa()))
-                                .toList()));
+    private static PlannedNitrogen.Application application(PlanInTime plan, Timeline.Feeding f) {
+        return new PlannedNitrogen.Application(
+                f.product(),
+                f.date(),
+                f.nitrogenKgHa(),
+                f.placement(),
+                plan.years()
+                        .filter(y -> y.day(f.date()) >= 0 && y.day(f.date().plusDays(WASHED_IN_DAYS)) < y.days())
+                        .map(y -> dryShare(y.rain(f.date(), f.date().plusDays(WASHED_IN_DAYS)))));
+    }
+
+    private static double dryShare(double[] rainMm) {
+        return Arrays.stream(rainMm).filter(mm -> mm < WASHES_IN_MM).count() / (double) rainMm.length;
     }
 }

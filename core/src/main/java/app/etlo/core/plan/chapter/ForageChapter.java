@@ -80,6 +80,9 @@ final class ForageChapter {
                 cautions,
                 chapter.map(ForageChapter::all).orElse(List.of()),
                 chapter.flatMap(c -> stand.map(c::uses)).orElse(List.of()),
+                chapter.flatMap(c -> stand)
+                        .filter(s -> s.biomass().middle() >= LEAST_KG_HA)
+                        .map(s -> Forage.protein("use/" + cover.id(), s.nitrogenPercent())),
                 chapter.map(c -> c.quality(facts)).orElse(List.of()));
     }
 
@@ -115,9 +118,8 @@ final class ForageChapter {
                                     stage,
                                     ground.band(ground.before(d), p, OfPlant.HEIGHT_M)
                                             .middle()))
-                            .map(q -> s.name() + " is " + q.stage() + " then: " + span(q.proteinPercent())
-                                    + " % crude protein, " + span(q.digestiblePercent())
-                                    + " % of it digestible; a forage test decides.")
+                            .map(q -> s.name() + " is " + q.stage() + " then: usually " + span(q.digestiblePercent())
+                                    + " % of the dry tops digestible; a forage test decides.")
                             .stream();
                 }))
                 .toList();

@@ -19,9 +19,11 @@ import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.working.Figure;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -64,6 +66,7 @@ final class LedgerLines {
         l.organicMatter();
         l.tests(need);
         l.water();
+        l.manure();
         return l.lines;
     }
 
@@ -124,7 +127,7 @@ final class LedgerLines {
                 table
                         ? "by the table of green manures"
                         : school.equals("simulated") && c.simulated().isPresent()
-                                ? "simulated, by six weeks after planting"
+                                ? "simulated, in twelve weeks from planting"
                                 : "share released in a season, by its nitrogen content");
     }
 
@@ -196,6 +199,28 @@ final class LedgerLines {
                         && !t.date().isBefore(from)
                         && !t.date().isAfter(to))
                 .max(Comparator.comparing(FieldEntry.SoilTest::date));
+    }
+
+    /** Manure and compost given to what stood here a season or two ago. */
+    private void manure() {
+        crop.planted()
+                .ifPresent(planted -> plan.timeline().feedings().stream()
+                        .filter(f -> !f.subject().equals(crop.id()))
+                        .forEach(f -> {
+                            long seasons = Math.round(ChronoUnit.DAYS.between(f.date(), planted) / 365.25);
+                            double share = seasons == 1
+                                    ? f.product().secondShare()
+                                    : seasons == 2 ? f.product().thirdShare() : 0;
+                            if (share > 0) {
+                                String from =
+                                        f.product().name().toLowerCase(Locale.ROOT) + " of " + Shown.date(f.date());
+                                add(
+                                        Kind.MANURE,
+                                        SoilCredits.manure(prefix, f.id(), f.totalKgHa(), share, from),
+                                        Sureness.RULE,
+                                        from);
+                            }
+                        }));
     }
 
     private void water() {

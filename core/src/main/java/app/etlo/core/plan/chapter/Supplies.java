@@ -11,6 +11,7 @@ import app.etlo.core.plan.growth.PlanGround;
 import app.etlo.core.plan.timeline.CropNeed;
 import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.plan.timeline.Timeline;
+import app.etlo.core.quantity.Band;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
 import java.time.LocalDate;
@@ -22,8 +23,10 @@ import java.util.stream.IntStream;
 /** Reads a crop's uptake and supply from the plan's ground. */
 final class Supplies {
     private static final int DAYS = 7;
-    /** Most crops have taken up nearly all by then. */
-    private static final int MOST_WEEKS = 14;
+    /** A year and a bit: a winter crop from its autumn on. */
+    private static final int MOST_WEEKS = 60;
+    /** A week that takes up less and is not fed is left out, kg/ha. */
+    private static final double LEAST_KG_HA = 1;
 
     private final PlanInTime plan;
     private final CropInTime crop;
@@ -69,16 +72,27 @@ final class Supplies {
             int shortYears = (int) IntStream.range(0, had.length)
                     .filter(m -> uptake[m] >= SupplyAndUptake.ASKS_KG_HA && free[m] < SupplyAndUptake.SHORT_KG_HA)
                     .count();
+            double fed = fed(on.minusDays(DAYS), on, w == 1);
+            Band up = GroundCourse.band(uptake);
+            if (up.high() < LEAST_KG_HA && fed == 0 && w > 1) {
+                continue;
+            }
             weeks.add(new Week(
                     w,
                     on,
-                    GroundCourse.band(uptake),
+                    up,
                     GroundCourse.band(free),
                     ground.band(at, OfGround.RESIDUE_N_KG_HA).middle(),
-                    fed(on.minusDays(DAYS), on, w == 1),
+                    fed,
                     shortYears));
         }
-        return SupplyAndUptake.of(weeks, c.members());
+        int eve = ground.before(planted);
+        return SupplyAndUptake.of(
+                weeks,
+                c.members(),
+                GroundCourse.band(IntStream.range(0, c.members())
+                        .mapToDouble(m -> EarlyNitrogen.mineralKgHa(c, eve, m))
+                        .toArray()));
     }
 
     /** After one day, up to another; in the first week what was fed before planting too. */

@@ -14,12 +14,15 @@ import java.util.stream.IntStream;
  *
  * @param waterMm that roots can draw on the evening before planting
  * @param early nitrogen by the {@link #WEEKS}
+ * @param freed nitrogen out of residue from one evening to another, kg/ha
  */
-record GroundWithout(double[] waterMm, List<Nitrogen> early) {
+record GroundWithout(double[] waterMm, List<Nitrogen> early, double[] freed) {
     /** After planting: so long a crop lives on what is free in the soil, and what is bound is missed most. */
     static final List<Integer> WEEKS = List.of(2, 4, 6);
 
     static final int LAST_DAY = 42;
+    /** Days after planting by which most crops have taken up what they take, and residue has freed what it frees in a season. */
+    static final int SEASON_DAYS = 84;
 
     /**
      * By weather year, kg/ha.
@@ -37,11 +40,15 @@ record GroundWithout(double[] waterMm, List<Nitrogen> early) {
      * @param planting record of the evening before planting
      * @param evenings their records, by the {@link #WEEKS}
      * @param crop plants of the crop
+     * @param from record from which residue frees nitrogen
+     * @param until record until which it does
      */
-    static GroundWithout of(GroundCourse c, int planting, List<Integer> evenings, List<Integer> crop) {
+    static GroundWithout of(
+            GroundCourse c, int planting, List<Integer> evenings, List<Integer> crop, int from, int until) {
         return new GroundWithout(
                 c.ground(planting, OfGround.AVAILABLE_WATER_MM),
-                evenings.stream().map(r -> nitrogen(c, r, crop)).toList());
+                evenings.stream().map(r -> nitrogen(c, r, crop)).toList(),
+                minus(c.ground(from, OfGround.RESIDUE_N_KG_HA), c.ground(until, OfGround.RESIDUE_N_KG_HA)));
     }
 
     private static Nitrogen nitrogen(GroundCourse c, int record, List<Integer> crop) {
@@ -49,7 +56,8 @@ record GroundWithout(double[] waterMm, List<Nitrogen> early) {
     }
 
     /** What a cover costs that the other ground carries. */
-    CoverCost against(GroundWithout with, LocalDate planted, List<LocalDate> evenings) {
+    CoverCost against(
+            GroundWithout with, LocalDate planted, List<LocalDate> evenings, LocalDate from, LocalDate until) {
         return new CoverCost(
                 planted,
                 less(waterMm, with.waterMm),
@@ -62,12 +70,15 @@ record GroundWithout(double[] waterMm, List<Nitrogen> early) {
                                 Percentiles.of(with.early.get(i).free).at(0.5),
                                 less(with.early.get(i).residue, early.get(i).residue)
                                         .middle()))
-                        .toList());
+                        .toList(),
+                new CoverCost.Released(from, until, less(with.freed, freed)));
     }
 
     private static Band less(double[] without, double[] with) {
-        return GroundCourse.band(IntStream.range(0, without.length)
-                .mapToDouble(m -> without[m] - with[m])
-                .toArray());
+        return GroundCourse.band(minus(without, with));
+    }
+
+    private static double[] minus(double[] a, double[] b) {
+        return IntStream.range(0, a.length).mapToDouble(m -> a[m] - b[m]).toArray();
     }
 }

@@ -370,7 +370,7 @@ public final class PlanGrowth implements RootZone {
         Optional<LocalDate> planted = cover.next().flatMap(CropInTime::planted).filter(d -> d.isAfter(plan.asOf()));
         return simulated(cover)
                 .flatMap(g -> planted.filter(d -> g.covers(d) && g.covers(d.plusDays(GroundWithout.LAST_DAY + 1)))
-                        .map(d -> cost(g, cover, cover.next().orElseThrow().id(), d)));
+                        .map(d -> cost(g, cover, cover.next().orElseThrow(), d)));
     }
 
     /**
@@ -408,30 +408,53 @@ public final class PlanGrowth implements RootZone {
         });
     }
 
-    private CoverCost cost(PlanGround g, CoverInTime cover, String crop, LocalDate planted) {
+    private CoverCost cost(PlanGround g, CoverInTime cover, CropInTime next, LocalDate planted) {
+        String crop = next.id();
         List<Integer> records = GroundWithout.WEEKS.stream()
                 .map(w -> g.before(planted.plusDays(7L * w + 1)))
                 .toList();
         List<Integer> evenings =
                 records.stream().map(r -> g.course().recordedDay(r)).toList();
-        int last = evenings.get(evenings.size() - 1);
-        GroundWithout with = GroundWithout.of(g.course(), g.before(planted), records, g.plants(crop));
+        LocalDate from = cover.endsOn()
+                .filter(d -> d.isAfter(planted))
+                .orElse(planted)
+                .plusDays(cover.endsOn().filter(d -> d.isAfter(planted)).isPresent() ? 1 : 0);
+        LocalDate until = Stream.of(
+                        planted.plusDays(GroundWithout.SEASON_DAYS),
+                        next.harvested().orElse(LocalDate.MAX),
+                        g.from().plusDays(g.course().recordedDay(g.course().records() - 1)))
+                .min(Comparator.naturalOrder())
+                .orElseThrow();
+        int freeFrom = g.before(from);
+        int freeUntil = g.before(until);
+        int fromDay = g.course().recordedDay(freeFrom);
+        int untilDay = g.course().recordedDay(freeUntil);
+        int last = Math.max(untilDay, evenings.get(evenings.size() - 1));
+        GroundWithout with =
+                GroundWithout.of(g.course(), g.before(planted), records, g.plants(crop), freeFrom, freeUntil);
         GroundEvents events = without(new GroundEvents.Trial(
                 cover.id(), Set.of(cover.id()), List.of(), cover.sown().orElseThrow(), false));
         GroundScript script = events.script(soil);
         Map<String, GroundWithout> known =
                 memory.map(m -> m.tried().without(script, weather(), last)).orElseGet(ConcurrentHashMap::new);
-        return known.computeIfAbsent(crop, k -> {
+        return known.computeIfAbsent(crop + "/" + fromDay + "/" + untilDay, k -> {
                     int first = g.day(planted) - 1;
                     GroundCourse bare =
                             new GroundSimulation(script, weather()).days(first, last + 1, Optional.of(g.run()));
                     return GroundWithout.of(
-                            bare, 0, evenings.stream().map(e -> e - first).toList(), events.plants(crop));
+                            bare,
+                            0,
+                            evenings.stream().map(e -> e - first).toList(),
+                            events.plants(crop),
+                            fromDay - first,
+                            untilDay - first);
                 })
                 .against(
                         with,
                         planted,
-                        evenings.stream().map(e -> g.from().plusDays(e)).toList());
+                        evenings.stream().map(e -> g.from().plusDays(e)).toList(),
+                        g.from().plusDays(fromDay),
+                        g.from().plusDays(untilDay));
     }
 
     /** A cover as winter finds it; empty where the soil stays warm enough for growth until it ends. */

@@ -283,6 +283,7 @@ public final class ChapterViews {
      * @param grazings before it ends
      * @param stockCautions of its species, for any stock
      * @param uses of it on the day it ends, side by side
+     * @param protein of all that stands on that day
      * @param quality of it as feed on that day, as sentences
      * @param livingMulch where it lives on under the crop after it
      */
@@ -292,6 +293,7 @@ public final class ChapterViews {
             List<GrazingView> grazings,
             List<StockCautionView> stockCautions,
             List<CoverUseView> uses,
+            Optional<FigureView> protein,
             List<String> quality,
             Optional<LivingMulchView> livingMulch) {}
 
@@ -410,8 +412,16 @@ public final class ChapterViews {
      * Supply against uptake by the week.
      *
      * @param unit of all amounts
+     * @param beforeLow free on the evening before planting: 10, 50 and 90 % of the years
      */
-    public record SupplyView(String unit, int years, List<SupplyWeek> weeks, List<String> says) {}
+    public record SupplyView(
+            String unit,
+            int years,
+            double beforeLow,
+            double before,
+            double beforeHigh,
+            List<SupplyWeek> weeks,
+            List<String> says) {}
 
     /**
      * A week of a crop.
@@ -431,6 +441,17 @@ public final class ChapterViews {
             double fed,
             int shortYears) {}
 
+    /** A test that decides on a crop's nitrogen, from one day to another. */
+    public record TestView(String id, String what, LocalDate from, LocalDate to, String says, boolean done) {}
+
+    /**
+     * P, K or S of a crop by balance.
+     *
+     * @param running balance of the plan until here
+     */
+    public record NutrientView(
+            String symbol, FigureView removed, FigureView fed, FigureView balance, FigureView running) {}
+
     /** A cover's credit by one school. */
     public record CoverSchoolView(String id, String name, FigureView amount, boolean chosen) {}
 
@@ -441,6 +462,9 @@ public final class ChapterViews {
             List<CoverSchoolView> coverSchools,
             Optional<String> cropBefore,
             Optional<SupplyView> supply,
+            List<NutrientView> nutrients,
+            List<TestView> tests,
+            Optional<FigureView> boughtForYield,
             Optional<FigureView> need,
             Optional<FigureView> released,
             Optional<FigureView> coverCredit,

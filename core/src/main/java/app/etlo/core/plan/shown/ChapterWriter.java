@@ -48,6 +48,7 @@ import app.etlo.core.plan.shown.ChapterViews.LivingMulchDay;
 import app.etlo.core.plan.shown.ChapterViews.LivingMulchView;
 import app.etlo.core.plan.shown.ChapterViews.MixChapterView;
 import app.etlo.core.plan.shown.ChapterViews.NeedSchoolView;
+import app.etlo.core.plan.shown.ChapterViews.NutrientView;
 import app.etlo.core.plan.shown.ChapterViews.PlantChapterView;
 import app.etlo.core.plan.shown.ChapterViews.RateView;
 import app.etlo.core.plan.shown.ChapterViews.SchoolView;
@@ -59,6 +60,7 @@ import app.etlo.core.plan.shown.ChapterViews.SumView;
 import app.etlo.core.plan.shown.ChapterViews.SupplyView;
 import app.etlo.core.plan.shown.ChapterViews.SupplyWeek;
 import app.etlo.core.plan.shown.ChapterViews.TankView;
+import app.etlo.core.plan.shown.ChapterViews.TestView;
 import app.etlo.core.plan.shown.ChapterViews.VerdictView;
 import app.etlo.core.plan.shown.ChapterViews.WindowView;
 import app.etlo.core.plan.shown.Evaluation.FigureView;
@@ -328,6 +330,7 @@ public final class ChapterWriter {
                                         : Optional.of((int) Math.round(u.dryYearsOfTen())),
                                 u.mulch()))
                         .toList(),
+                view(c.forage().protein()),
                 c.forage().quality(),
                 c.livingMulch().map(m -> livingMulch(c, m)));
     }
@@ -335,7 +338,7 @@ public final class ChapterWriter {
     private static final Map<String, String> COVER_SCHOOLS = Map.of(
             "content", "Mass and its nitrogen content",
             "table", "Table of green manures",
-            "simulated", "Release simulated, by six weeks");
+            "simulated", "Release simulated, in twelve weeks");
 
     private LivingMulchView livingMulch(Evaluated.CoverResult c, LivingMulch m) {
         return new LivingMulchView(
@@ -472,6 +475,9 @@ public final class ChapterWriter {
         return new SupplyView(
                 unit.symbol(),
                 s.years(),
+                in(unit, s.beforeKgHa().low()),
+                in(unit, s.beforeKgHa().middle()),
+                in(unit, s.beforeKgHa().high()),
                 s.weeks().stream()
                         .map(w -> new SupplyWeek(
                                 w.week(),
@@ -531,6 +537,18 @@ public final class ChapterWriter {
                 f.cover().map(s -> coverSchools(s, f.ledger())).orElse(List.of()),
                 f.cropBefore(),
                 f.supply().map(this::supply),
+                f.nutrients().stream()
+                        .map(n -> new NutrientView(
+                                n.nutrient().symbol(),
+                                view(n.removed()),
+                                view(n.fed()),
+                                view(n.balance()),
+                                view(n.running())))
+                        .toList(),
+                f.tests().stream()
+                        .map(t -> new TestView(t.id(), t.what(), t.from(), t.to(), e.said(t.says()), t.done()))
+                        .toList(),
+                view(f.boughtForYield()),
                 view(f.need()),
                 f.cover().map(k -> view(k.content().released())),
                 f.cover().map(k -> view(k.content().credit())),

@@ -2,6 +2,7 @@ package app.etlo.core.plan.shown;
 
 import app.etlo.core.advice.Note;
 import app.etlo.core.advice.Step;
+import app.etlo.core.knowledge.Crop;
 import app.etlo.core.mix.Blend;
 import app.etlo.core.nitrogen.LeftToBuy;
 import app.etlo.core.plan.chapter.Evaluated;
@@ -145,7 +146,7 @@ public final class EvaluationWriter {
                 c.crop().planted(),
                 c.crop().harvested(),
                 c.cover(),
-                c.crop().crop().need().isPresent(),
+                c.crop().crop().need().filter(Crop.NeedFactor::byYield).isPresent(),
                 c.crop().crop().testWeightLbBu().isPresent(),
                 new PlantingSystems(e.plan(), e.knowledge()).of(c.crop().id()),
                 c.passes().stream()

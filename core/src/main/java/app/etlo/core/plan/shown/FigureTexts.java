@@ -93,7 +93,7 @@ public final class FigureTexts {
         int finest = lines.stream().mapToInt(f -> decimals(plain(f))).max().orElse(own);
         int decimals = Math.max(own, Math.min(own + 1, finest));
         double scale = Math.pow(10, decimals);
-        lines.forEach(f -> fixed.computeIfAbsent(f.id(), id -> new Fixed(Math.round(value(f) * scale), decimals)));
+        lines.forEach(f -> fixed.computeIfAbsent(f.id(), id -> new Fixed(whole(value(f) * scale), decimals)));
         List<Fixed> shown = lines.stream().map(f -> fixed.get(f.id())).toList();
         int most = shown.stream().mapToInt(Fixed::decimals).max().orElse(decimals);
         long count = 0;
@@ -101,6 +101,11 @@ public final class FigureTexts {
             count += f.count() * Math.round(Math.pow(10, most - f.decimals()));
         }
         fixed.put(sum.id(), new Fixed(count, most));
+    }
+
+    /** A half away from zero, as numbers are written. */
+    private static long whole(double v) {
+        return (long) Math.signum(v) * Math.round(Math.abs(v));
     }
 
     private static int decimals(String text) {

@@ -35,8 +35,8 @@ public final class CropNeed {
         return List.of(
                 school(
                         YIELD_GOAL,
-                        "Yield goal and factor",
-                        "a yield goal, and a factor where the crop has none",
+                        rate(plan, crop) ? "Usual rate" : "Yield goal and factor",
+                        "a yield goal",
                         chosen,
                         plan,
                         crop),
@@ -48,6 +48,11 @@ public final class CropNeed {
                         plan,
                         crop),
                 school("local", "Local recommendation", "the recommendation", chosen, plan, crop));
+    }
+
+    private static boolean rate(PlanInTime plan, CropInTime crop) {
+        return entry(plan, crop).flatMap(NitrogenEntry::factor).isEmpty()
+                && crop.crop().need().filter(f -> !f.byYield()).isPresent();
     }
 
     private static NeedSchool school(

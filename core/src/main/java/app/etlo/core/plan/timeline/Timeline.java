@@ -236,11 +236,34 @@ public final class Timeline {
     }
 
     /**
-     * Nitrogen given to a crop.
+     * Nitrogen given to a crop or a cover.
      *
+     * @param subject crop or cover
+     * @param placement as entered; empty where it is not said
      * @param nitrogenKgHa of it available in the season
      */
-    public record Feeding(String id, LocalDate date, int place, Product product, double nitrogenKgHa) {}
+    public record Feeding(
+            String id,
+            String subject,
+            LocalDate date,
+            int place,
+            Product product,
+            double nitrogenKgHa,
+            Optional<String> placement) {
+        /** All of its nitrogen, also what comes free in later years, kg/ha. */
+        public double totalKgHa() {
+            return nitrogenKgHa / product.availableShare();
+        }
+    }
+
+    /** Of all crops and covers, in time. */
+    public List<Feeding> feedings() {
+        return lookup.all(Operation.Feed.class)
+                .filter(o -> o.subject().isPresent())
+                .flatMap(o -> dates.day(o).map(d -> feeding(o, d)).stream())
+                .sorted(Comparator.comparing(Feeding::date))
+                .toList();
+    }
 
     public List<Feeding> feedings(String cropId) {
         return lookup.all(Operation.Feed.class)
@@ -253,7 +276,14 @@ public final class Timeline {
     private Feeding feeding(Operation.Feed o, LocalDate day) {
         Product product = knowledge.products().get(o.material().product());
         double kgHa = o.rate().in(Unit.KG_PER_HA) * (o.rateOf().equals("material") ? product.nShare() : 1);
-        return new Feeding(o.id(), day, o.place(), product, kgHa * product.availableShare());
+        return new Feeding(
+                o.id(),
+                o.subject().orElse(""),
+                day,
+                o.place(),
+                product,
+                kgHa * product.availableShare(),
+                o.placement());
     }
 
     /** The ways a cover is ended, in time. */

@@ -166,7 +166,7 @@ class ForageChapterTest {
         assertThat(uses.get(3).nitrogenGone().middle())
                 .isGreaterThan(uses.get(1).nitrogenGone().middle());
         assertThat(uses.get(3).dryYearsOfTen()).isLessThanOrEqualTo(uses.get(2).dryYearsOfTen());
-        assertThat(cover.forage().quality()).singleElement().asString().contains("% crude protein");
+        assertThat(cover.forage().quality()).singleElement().asString().contains("% of the dry tops digestible");
     }
 
     /** The class that grazes counts as stock kept, also where the field has none. */

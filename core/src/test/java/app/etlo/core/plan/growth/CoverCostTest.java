@@ -6,6 +6,8 @@ import app.etlo.core.advice.Note;
 import app.etlo.core.ground.CoverCost;
 import app.etlo.core.plan.FieldPlans;
 import app.etlo.core.plan.chapter.Evaluated;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -58,6 +60,21 @@ class CoverCostTest {
         Evaluated e = rye("tarrow-ridge", 43, "2027-09-10", "2028-05-18").evaluated();
         assertThat(cost(e).worst().lessKgHa().middle()).isBetween(15.0, 110.0);
         assertThat(rules(e)).contains("nitrogen-short-early").doesNotContain("tie-up-expected");
+    }
+
+    /** Rye past heading frees next to nothing in a season; what is killed leafy frees more, later or sooner (PNW 636, from memory). */
+    @Test
+    void leafy_rye_frees_nitrogen_in_the_season_and_ripe_rye_does_not() {
+        CoverCost.Released leafy = cost(rye("tarrow-ridge", 43, "2027-09-10", "2028-04-20")
+                        .evaluated())
+                .released();
+        CoverCost.Released ripe = cost(rye("tarrow-ridge", 43, "2027-09-10", "2028-05-30")
+                        .evaluated())
+                .released();
+        assertThat(leafy.kgHa().middle()).isBetween(3.0, 40.0);
+        assertThat(ripe.kgHa().middle()).isLessThan(leafy.kgHa().middle());
+        assertThat(leafy.from()).isBeforeOrEqualTo(LocalDate.parse("2028-05-20"));
+        assertThat(ChronoUnit.DAYS.between(leafy.from(), leafy.until())).isBetween(70L, 92L);
     }
 
     @Test
