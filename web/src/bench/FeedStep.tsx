@@ -73,8 +73,11 @@ export function FeedStep() {
       <NitrogenLedger cropId={crop.id} />
       {feed?.boughtForYield && (
         <p className="mt-1 text-[13.5px]">
-          Bought for the yield goal: <FigureText of={feed.boughtForYield} />. A cross-check: growers
-          of corn with split feeding report 0.6 to 0.7 lb a bushel, credits inside.
+          Bought for the yield goal: <FigureText of={feed.boughtForYield} />. A cross-check, from
+          which nothing is taken off
+          {crop.crop === 'grain-corn' &&
+            `: growers of corn with split feeding report ${us ? '0.6 to 0.7 lb a bushel' : '11 to 13 kg/t'}, credits inside`}
+          .
         </p>
       )}
       {feed?.product && (

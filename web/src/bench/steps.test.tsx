@@ -460,7 +460,7 @@ describe('the step Feed', () => {
     });
     const tests = within(screen.getByRole('region', { name: 'Tests to take' }));
     expect(tests.getByRole('listitem').textContent).toMatch(
-      /side-dressing, 8 June 2027 to 19 June 2027: entered, and counted above/,
+      /side-dressing, 8 Jun 2027 to 19 Jun 2027: entered, and counted above/,
     );
     expect(screen.getByText(/Bought for the yield goal/).textContent).toContain('0.86');
   });

@@ -17,6 +17,11 @@ import java.util.stream.Stream;
 final class NitrateNotTested extends Judgement {
     private static final double BEFORE_KG_HA = 40;
     private static final double LEFT_KG_HA = 60;
+    /** So much is too much whatever lay there before. */
+    private static final double MUCH_LEFT_KG_HA = 80;
+    /** A test before side-dressing comes no later. */
+    private static final int LATEST_DAYS = 60;
+
     private static final Set<Kind> TESTS = Set.of(Kind.SOIL_TEST, Kind.SIDE_DRESS_TEST);
 
     NitrateNotTested() {
@@ -24,8 +29,8 @@ final class NitrateNotTested extends Judgement {
                 "nitrate-not-tested",
                 Weight.THINK,
                 Step.FEED,
-                "fed as planned or assumed, a crop is simulated to leave 60 kg/ha of mineral nitrogen or more in the top 60 cm, 40 or more lay"
-                        + " there before it was planted, and no nitrate test of the season is entered",
+                "fed as planned or assumed, a crop is simulated to leave 80 kg/ha of mineral nitrogen or more in the top 60 cm, or 60 where 40"
+                        + " lay there before it was planted, and no nitrate test of the season is entered",
                 Source.commonPractice(
                         "a nitrate test before planting decides in dry places and behind bare ground; in wet ones a test before side-dressing"),
                 "medium");
@@ -38,10 +43,13 @@ final class NitrateNotTested extends Judgement {
     }
 
     private Optional<Note> judge(Situation s, CropInTime crop, FeedResult feed) {
-        Optional<SupplyAndUptake> supply = feed.supply()
-                .filter(x -> x.fedKgHa() > 0 && x.beforeKgHa().middle() >= BEFORE_KG_HA && !isTested(feed));
-        return supply.flatMap(SupplyAndUptake::leftKgHa)
-                .filter(left -> left.middle() >= LEFT_KG_HA)
+        Optional<SupplyAndUptake> supply = feed.supply().filter(x -> x.fedKgHa() > 0 && !isTested(feed));
+        boolean open = crop.planted()
+                .filter(d -> !d.plusDays(LATEST_DAYS).isBefore(s.asOf()))
+                .isPresent();
+        return supply.filter(x -> open)
+                .flatMap(SupplyAndUptake::leftKgHa)
+                .filter(left -> left.middle() >= (isMuch(supply.orElseThrow()) ? LEFT_KG_HA : MUCH_LEFT_KG_HA))
                 .map(left -> note(
                         crop.id(),
                         crop.planted(),
@@ -50,17 +58,24 @@ final class NitrateNotTested extends Judgement {
                         "a nitrate test before planting or side-dressing"));
     }
 
+    private static boolean isMuch(SupplyAndUptake supply) {
+        return supply.beforeKgHa().middle() >= BEFORE_KG_HA;
+    }
+
     private static boolean isTested(FeedResult feed) {
         return feed.ledger().counted().stream().map(LedgerLine::kind).anyMatch(TESTS::contains);
     }
 
     private static String words(Situation s, SupplyAndUptake supply, Band left) {
         String depth = s.sayRound(60, Unit.CENTIMETRE);
-        return "About " + s.sayRound(supply.beforeKgHa().middle(), Unit.KG_PER_HA)
-                + " of mineral nitrogen is simulated to lie in the top " + depth + " before planting, and, fed "
-                + s.sayRound(supply.fedKgHa(), Unit.KG_PER_HA) + ", about "
-                + s.sayRound(left.middle(), Unit.KG_PER_HA)
-                + " when the crop has taken up what it takes: paid for, and lost when the soil drains. The ledger does not count it, since"
-                + " nobody has seen it: a nitrate test to that depth decides how much less to buy.";
+        String fed = s.sayRound(supply.fedKgHa(), Unit.KG_PER_HA);
+        String leaves = s.sayRound(left.middle(), Unit.KG_PER_HA) + " of mineral nitrogen is left in the top " + depth
+                + " when the crop has taken up what it takes: paid for, and lost when the soil drains. ";
+        return isMuch(supply)
+                ? "About " + s.sayRound(supply.beforeKgHa().middle(), Unit.KG_PER_HA)
+                        + " is simulated to lie there before planting, and, fed " + fed + ", about " + leaves
+                        + "The ledger does not count it, since nobody has seen it: a nitrate test to that depth decides how much less to buy."
+                : "Fed " + fed + ", about " + leaves
+                        + "As planned the crop does not grow into that rate: look at its water, its days and its goal, and test before the second split.";
     }
 }

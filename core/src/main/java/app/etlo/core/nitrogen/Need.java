@@ -104,15 +104,16 @@ public final class Need {
      * Nitrogen that is bought, over the yield goal: a cross-check, from which nothing is taken off. Careful growers with split feeding
      * report 0.6 to 0.7 lb a bushel of corn (from memory).
      *
+     * @param us whether it is read in lb and bushels; else in kg and tonnes
      * @param left kg/ha beyond what is planned
      * @return empty for a crop without a factor by yield, or without a goal
      */
     public static Optional<Figure> boughtForYield(
-            String prefix, Figure left, Optional<Figure> planned, Crop crop, Optional<Quantity> goal) {
+            String prefix, boolean us, Figure left, Optional<Figure> planned, Crop crop, Optional<Quantity> goal) {
         Optional<Unit> unit = crop.need()
                 .filter(Crop.NeedFactor::byYield)
                 .filter(f -> f.value().middle() > 0)
-                .map(Crop.NeedFactor::unit);
+                .map(f -> !us ? Unit.KG_N_PER_T : f.unit() == Unit.KG_N_PER_T ? Unit.LB_N_PER_CWT : f.unit());
         if (goal.isEmpty() || unit.isEmpty()) {
             return Optional.empty();
         }

@@ -13,6 +13,7 @@ public final class Said {
     private static final Pattern QUANTITY =
             Pattern.compile("\u27e6([^ \u27e7]+)(?: ([^ \u27e7]+))? (\\w+)(?:@(\\w+))?\u27e7");
     private static final int LEAST_DIGITS = 2;
+    private static final double CLOSE = 0.06;
 
     private Said() {}
 
@@ -47,8 +48,20 @@ public final class Said {
 
     private static String written(String one, String other, Unit unit, UnitSystem units, String currency) {
         Unit shown = units.shown(unit);
-        String span = other == null ? "" : " to " + number(other, unit, shown);
-        return (number(one, unit, shown) + span + " " + shown.written().replace("\u00a4", currency)).strip();
+        if (other == null) {
+            return (number(one, unit, shown) + " " + shown.written().replace("\u00a4", currency)).strip();
+        }
+        String span = " to " + end(other, unit, shown);
+        return (end(one, unit, shown) + span + " " + shown.written().replace("\u00a4", currency)).strip();
+    }
+
+    /** An end of a span: of lengths, which are rules of thumb, whole where that is close. */
+    private static String end(String text, Unit unit, Unit shown) {
+        double v = unit.to(shown, Double.parseDouble(text));
+        double whole = Math.rint(v);
+        return shown != unit && unit.dimension() == Dimension.LENGTH && whole > 0 && Math.abs(v - whole) <= CLOSE * v
+                ? Shown.plain(whole, 0)
+                : number(text, unit, shown);
     }
 
     /** As many figures as the number was written with, two at least: a rule of 2 cm is one of 0.79 in. */

@@ -776,7 +776,7 @@ class HandBuiltRulesTest {
                         "nitrate-not-tested",
                         "a nitrate test to that depth decides",
                         with(rye()).supplied("c2", 60, 80, 75),
-                        with(rye()).supplied("c2", 60, 80, 40)),
+                        with(rye()).supplied("c2", 30, 80, 75)),
                 new Rule(
                         "fed-legume",
                         "more than a starter",
@@ -789,7 +789,7 @@ class HandBuiltRulesTest {
                         with(rye()).applied("c2", "urea", 120, "2027-05-10", "injected", 0)),
                 new Rule(
                         "urea-on-surface",
-                        "in 5 of 10 years less than 12 mm",
+                        "in 5 of 10 years less than",
                         with(rye()).applied("c2", "urea", 100, "2027-06-10", "broadcast", 0.5),
                         with(rye()).applied("c2", "urea", 100, "2027-06-10", "beside-row", 0.5)),
                 new Rule(

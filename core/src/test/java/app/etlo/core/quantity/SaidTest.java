@@ -6,6 +6,17 @@ import org.junit.jupiter.api.Test;
 
 /** Sentences in the units of whoever reads them. Conversions as GNU units gives them: 2 cm = 0.787 in, 4 degrees C = 39.2 F. */
 class SaidTest {
+    /** Rules of thumb in centimetres are whole inches where that is close, and keep their half where it is not. */
+    @Test
+    void a_span_of_lengths_is_whole_where_that_is_close() {
+        assertThat(Said.in(Said.span(15, 30, Unit.CENTIMETRE), UnitSystem.US, "USD"))
+                .isEqualTo("6 to 12 in");
+        assertThat(Said.in(Said.span(5, 8, Unit.CENTIMETRE), UnitSystem.US, "USD"))
+                .isEqualTo("2 to 3 in");
+        assertThat(Said.in(Said.span(4, 6, Unit.CENTIMETRE), UnitSystem.US, "USD"))
+                .isEqualTo("1.6 to 2.4 in");
+    }
+
     private static String both(String text) {
         return Said.in(text, UnitSystem.METRIC, "EUR") + " | " + Said.in(text, UnitSystem.US, "USD");
     }

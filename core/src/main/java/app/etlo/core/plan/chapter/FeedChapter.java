@@ -19,6 +19,7 @@ import app.etlo.core.plan.timeline.CropAhead;
 import app.etlo.core.plan.timeline.CropNeed;
 import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.plan.timeline.Timeline;
+import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.termination.EndResult;
 import app.etlo.core.termination.Stand;
@@ -109,7 +110,13 @@ final class FeedChapter {
                 nutrients,
                 applications,
                 TestsToTake.of(plan, crop, ledger),
-                bought.flatMap(b -> Need.boughtForYield(prefix, b.left(), planned, crop.crop(), crop.yieldGoal())));
+                bought.flatMap(b -> Need.boughtForYield(
+                        prefix,
+                        plan.context().farm().units() == UnitSystem.US,
+                        b.left(),
+                        planned,
+                        crop.crop(),
+                        crop.yieldGoal())));
     }
 
     private static UsualFeeding.Shown assumed(PlanInTime plan, CropInTime crop, Optional<Figure> need) {
