@@ -3090,6 +3090,9 @@ export interface components {
             what: string;
         };
         NitrogenEntry: {
+            ceiling?: components["schemas"]["Quantity"];
+            closedFrom?: string;
+            closedTo?: string;
             coverCredit?: string;
             creditsInside?: boolean;
             factor?: components["schemas"]["Quantity"];

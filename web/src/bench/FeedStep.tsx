@@ -10,6 +10,7 @@ import { problemAt, QuantityField, SelectField } from '../ui/inputs';
 import { BenchHead } from './BenchHead';
 import { Waterings } from './Waterings';
 import { Credits } from './feed/Credits';
+import { Law } from './feed/Law';
 import { Need } from './feed/Need';
 import { Nutrients } from './feed/Nutrients';
 import { Tests } from './feed/Tests';
@@ -120,6 +121,7 @@ export function FeedStep() {
           )
         }
       />
+      <Law n={n} at={at} set={set} />
       <Supply cropId={crop.id} />
       <Tests cropId={crop.id} />
       <Nutrients cropId={crop.id} />

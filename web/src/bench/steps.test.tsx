@@ -442,6 +442,17 @@ describe('the step Feed', () => {
     expect(screen.getByText(/No soil test with P or K is entered/)).toBeTruthy();
   });
 
+  test('what law allows is typed', () => {
+    const bench = opened(<FeedStep />, { evaluation: feed() });
+    fireEvent.change(screen.getByLabelText('Legal maximum of all nitrogen'), {
+      target: { value: '170' },
+    });
+    fireEvent.blur(screen.getByLabelText('Legal maximum of all nitrogen'));
+    expect(bench.plan().crops.find((c) => c.id === 'c2')?.nitrogen?.ceiling).toMatchObject({
+      value: 170,
+    });
+  });
+
   test('tests stand with their days, and what is bought by the yield', () => {
     opened(<FeedStep />, {
       evaluation: feed({

@@ -35,7 +35,8 @@ public record FieldFacts(
         Map<String, Integer> familyGapYears,
         Optional<String> experience,
         Optional<Double> hardPointsPercent,
-        List<SpadeTest> spadeTests) {
+        List<SpadeTest> spadeTests,
+        Optional<Double> ph) {
 
     public FieldFacts {
         weeds = List.copyOf(weeds);

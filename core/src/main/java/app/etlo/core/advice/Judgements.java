@@ -27,6 +27,7 @@ public final class Judgements {
             new TieUpExpected(),
             new NitrogenShortEarly(),
             new NitrateNotTested(),
+            new LimeAsked(),
             new FedLegume(),
             new AnhydrousCare(),
             new UreaOnResidue(),
@@ -95,7 +96,12 @@ public final class Judgements {
             new FertiliserBesideSeed(),
             new RowZoneStaysGreen());
     private static final List<Judgement> ALL = Stream.of(
-                    OWN, PlantedGreen.rules(), EndTiming.rules(), EndOfMulch.rules(), SpeciesFinding.all())
+                    OWN,
+                    LegalLimits.all(),
+                    PlantedGreen.rules(),
+                    EndTiming.rules(),
+                    EndOfMulch.rules(),
+                    SpeciesFinding.all())
             .flatMap(List::stream)
             .toList();
 

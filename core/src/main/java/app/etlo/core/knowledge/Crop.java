@@ -31,6 +31,7 @@ public record Crop(
         double heightM,
         double rootDepthM,
         boolean taproot,
+        double phLow,
         Optional<NeedFactor> need,
         Growing growing,
         Source source) {

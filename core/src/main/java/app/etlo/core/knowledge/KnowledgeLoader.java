@@ -442,6 +442,7 @@ public final class KnowledgeLoader {
                 r.number("heightM", 0.05, 4),
                 r.number("rootDepthM", 0.1, 4),
                 r.oneOf("rootType", ROOTS).equals("tap"),
+                r.number("phLow", 4, 8),
                 need,
                 growing(growing),
                 source(r));

@@ -18,6 +18,7 @@ import java.util.Optional;
  * @param cropBefore id of the crop whose credit it may have; empty where none is entered
  * @param supply against uptake by the week; empty where it is not simulated
  * @param applications planned, in time
+ * @param limits of law, as typed
  * @param tests that decide on it, in time
  * @param boughtForYield what is bought over the yield goal; empty without either
  * @param nutrients P, K and S by balance; none where no figure is held or no goal is entered
@@ -35,6 +36,7 @@ public record FeedResult(
         Optional<SupplyAndUptake> supply,
         List<NutrientBalance> nutrients,
         List<PlannedNitrogen.Application> applications,
+        FeedLimits limits,
         List<TestToTake> tests,
         Optional<Figure> boughtForYield)
         implements Figured {

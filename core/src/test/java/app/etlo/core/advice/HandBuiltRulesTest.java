@@ -778,6 +778,29 @@ class HandBuiltRulesTest {
                         with(rye()).supplied("c2", 60, 80, 75),
                         with(rye()).supplied("c2", 30, 80, 75)),
                 new Rule(
+                        "lime-asked",
+                        "grain corn wants 5.8 or more",
+                        with(rye()).ph(5.5),
+                        with(rye()).ph(5.9)),
+                new Rule(
+                        "nitrogen-over-ceiling",
+                        "over the legal",
+                        with(rye())
+                                .limited(150, "11-01", "01-31")
+                                .applied("c2", "cattle-slurry", 100, "2027-05-05", "injected", 0),
+                        with(rye())
+                                .limited(150, "11-01", "01-31")
+                                .applied("c2", "urea", 100, "2027-05-05", "injected", 0)),
+                new Rule(
+                        "fed-in-closed-period",
+                        "lies in the closed period",
+                        with(rye())
+                                .limited(150, "11-01", "05-10")
+                                .applied("c2", "urea", 100, "2027-05-05", "injected", 0),
+                        with(rye())
+                                .limited(150, "11-01", "01-31")
+                                .applied("c2", "urea", 100, "2027-05-05", "injected", 0)),
+                new Rule(
                         "fed-legume",
                         "more than a starter",
                         soybeanAhead().applied("c2", "urea", 60, "2027-05-20", "broadcast", 0),

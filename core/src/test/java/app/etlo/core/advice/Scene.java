@@ -25,6 +25,7 @@ import app.etlo.core.mix.Sowing;
 import app.etlo.core.mix.SownZone;
 import app.etlo.core.mix.UsefulYears;
 import app.etlo.core.nitrogen.CoverCredit;
+import app.etlo.core.nitrogen.FeedLimits;
 import app.etlo.core.nitrogen.FeedResult;
 import app.etlo.core.nitrogen.NitrogenLedger;
 import app.etlo.core.nitrogen.PlannedNitrogen;
@@ -78,6 +79,8 @@ final class Scene {
     private final List<Pass> passes = new ArrayList<>();
     private final Map<String, CropFailure> failing = new HashMap<>();
     private final Map<String, Band> cropTops = new HashMap<>();
+    private FeedLimits limits = FeedLimits.NONE;
+    private Optional<Double> ph = Optional.empty();
     private final Map<String, FeedResult> feed = new HashMap<>();
     private final Set<String> untilled = new HashSet<>();
     private final List<FieldFacts.Weed> weeds = new ArrayList<>();
@@ -208,6 +211,19 @@ final class Scene {
         return this;
     }
 
+    /** Limits of law for what is fed from here on. */
+    Scene limited(double kgHa, String from, String to) {
+        limits = new FeedLimits(
+                Optional.of(kgHa),
+                Optional.of(new FeedLimits.Closed(MonthDay.parse("--" + from), MonthDay.parse("--" + to))));
+        return this;
+    }
+
+    Scene ph(double value) {
+        ph = Optional.of(value);
+        return this;
+    }
+
     Scene tileCm(double depth) {
         tileDepthCm = Optional.of(depth);
         return this;
@@ -248,7 +264,8 @@ final class Scene {
                         Map.of(),
                         experience,
                         hardPoints,
-                        spadeTests),
+                        spadeTests,
+                        ph),
                 passes,
                 untilled,
                 failing,
@@ -303,6 +320,7 @@ final class Scene {
                         supply,
                         List.of(),
                         applications,
+                        limits,
                         List.of(),
                         Optional.empty()));
         return this;

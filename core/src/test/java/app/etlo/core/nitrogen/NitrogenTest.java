@@ -371,6 +371,7 @@ class NitrogenTest {
                 Optional.empty(),
                 List.of(),
                 List.of(),
+                FeedLimits.NONE,
                 List.of(),
                 Optional.empty());
         assertThat(all.figures())

@@ -46,7 +46,8 @@ public final class EnteredFacts {
                 farm.familyGapYears().orElse(Map.of()),
                 farm.experience(),
                 f.penetrometerPercent(),
-                spadeTests(f.spadeTests().orElse(List.of())));
+                spadeTests(f.spadeTests().orElse(List.of())),
+                MixBench.ph(f));
     }
 
     private static List<FieldFacts.SpadeTest> spadeTests(List<FieldEntry.SpadeLayer> layers) {

@@ -2,6 +2,7 @@ package app.etlo.core.plan.chapter;
 
 import app.etlo.core.nitrogen.CoverCredit;
 import app.etlo.core.nitrogen.CoverSchools;
+import app.etlo.core.nitrogen.FeedLimits;
 import app.etlo.core.nitrogen.FeedResult;
 import app.etlo.core.nitrogen.LeftToBuy;
 import app.etlo.core.nitrogen.Need;
@@ -19,11 +20,13 @@ import app.etlo.core.plan.timeline.CropAhead;
 import app.etlo.core.plan.timeline.CropNeed;
 import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.plan.timeline.Timeline;
+import app.etlo.core.quantity.Unit;
 import app.etlo.core.quantity.UnitSystem;
 import app.etlo.core.rotation.CropInTime;
 import app.etlo.core.termination.EndResult;
 import app.etlo.core.termination.Stand;
 import app.etlo.core.working.Figure;
+import java.time.MonthDay;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -109,6 +112,7 @@ final class FeedChapter {
                 Supplies.of(plan, crop, growth.ground()),
                 nutrients,
                 applications,
+                limits(n),
                 TestsToTake.of(plan, crop, ledger),
                 bought.flatMap(b -> Need.boughtForYield(
                         prefix,
@@ -117,6 +121,14 @@ final class FeedChapter {
                         planned,
                         crop.crop(),
                         crop.yieldGoal())));
+    }
+
+    private static FeedLimits limits(NitrogenEntry n) {
+        return new FeedLimits(
+                n.ceiling().map(q -> q.in(Unit.KG_PER_HA)),
+                n.closedFrom()
+                        .flatMap(a -> n.closedTo()
+                                .map(b -> new FeedLimits.Closed(MonthDay.parse("--" + a), MonthDay.parse("--" + b)))));
     }
 
     private static UsualFeeding.Shown assumed(PlanInTime plan, CropInTime crop, Optional<Figure> need) {

@@ -15,6 +15,8 @@ import app.etlo.core.quantity.Dimension;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.termination.Fallback;
+import java.time.DateTimeException;
+import java.time.MonthDay;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
@@ -82,10 +84,23 @@ public final class PlanCheck {
                             Dimension.NITROGEN_PER_YIELD,
                             Dimension.NITROGEN_PER_GRAIN_VOLUME));
             measures(n.need(), here + "/need", Dimension.MASS_PER_AREA);
+            measures(n.ceiling(), here + "/ceiling", Dimension.MASS_PER_AREA);
+            dayOfYear(n.closedFrom(), here + "/closedFrom");
+            dayOfYear(n.closedTo(), here + "/closedTo");
             n.product().ifPresent(p -> known(knowledge.products(), p, here + "/product", "product"));
             measures(n.productPrice(), here + "/productPrice", Dimension.MONEY_PER_MASS);
             n.standBefore().ifPresent(s -> measures(s.regrowth(), here + "/standBefore/regrowth", Dimension.LENGTH));
             n.response().ifPresent(r -> response(r, here + "/response"));
+        });
+    }
+
+    private void dayOfYear(Optional<String> day, String at) {
+        day.ifPresent(d -> {
+            try {
+                MonthDay.parse("--" + d);
+            } catch (DateTimeException e) {
+                problem(at, "a day of the year as MM-dd, such as 10-04");
+            }
         });
     }
 

@@ -59,6 +59,9 @@ public record PlanDocument(
      * @param creditsInside whether a recommendation, or rates tried, hold the credits of the crop before inside; they do when absent
      * @param coverCredit content, table or simulated; content when absent
      * @param organicMatterReference of the recommendation, %
+     * @param ceiling legal maximum of all nitrogen brought to it
+     * @param closedFrom first day of the year, MM-dd, on which law forbids it
+     * @param closedTo last such day
      * @param standBefore how forage legumes stood that are the crop before
      */
     public record NitrogenEntry(
@@ -72,9 +75,15 @@ public record PlanDocument(
             Optional<Boolean> creditsInside,
             Optional<String> coverCredit,
             Optional<Double> organicMatterReference,
-            Optional<StandBeforeEntry> standBefore) {
+            Optional<StandBeforeEntry> standBefore,
+            Optional<Quantity> ceiling,
+            Optional<String> closedFrom,
+            Optional<String> closedTo) {
         /** Nothing said. */
         public static final NitrogenEntry NONE = new NitrogenEntry(
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),

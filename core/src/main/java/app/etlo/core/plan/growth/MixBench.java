@@ -95,7 +95,8 @@ public record MixBench(MixForecast forecast, MixPlace place) {
     }
 
     /** The newest test of pH, else what is entered of the field. */
-    private static Optional<Double> ph(FieldEntry field) {
+    /** Of the newest test that has it, else as entered. */
+    public static Optional<Double> ph(FieldEntry field) {
         return field.soilTests().orElse(List.of()).stream()
                 .filter(t -> t.ph().isPresent())
                 .max(Comparator.comparing(FieldEntry.SoilTest::date))
