@@ -443,7 +443,7 @@ describe('the step Feed', () => {
   });
 
   test('what law allows is typed', () => {
-    const bench = opened(<FeedStep />, { evaluation: feed() });
+    const bench = opened(<FeedStep />, { evaluation: feed({}) });
     fireEvent.change(screen.getByLabelText('Legal maximum of all nitrogen'), {
       target: { value: '170' },
     });
