@@ -69,13 +69,16 @@ final class NitrateNotTested extends Judgement {
     private static String words(Situation s, SupplyAndUptake supply, Band left) {
         String depth = s.sayRound(60, Unit.CENTIMETRE);
         String fed = s.sayRound(supply.fedKgHa(), Unit.KG_PER_HA);
-        String leaves = s.sayRound(left.middle(), Unit.KG_PER_HA) + " of mineral nitrogen is left in the top " + depth
-                + " when the crop has taken up what it takes: paid for, and lost when the soil drains. ";
+        String leaves = s.sayRound(left.middle(), Unit.KG_PER_HA)
+                + " is left there when the crop has taken up what it takes: paid for, and lost when the soil drains. ";
         return isMuch(supply)
                 ? "About " + s.sayRound(supply.beforeKgHa().middle(), Unit.KG_PER_HA)
-                        + " is simulated to lie there before planting, and, fed " + fed + ", about " + leaves
+                        + " of mineral nitrogen is simulated to lie in the top " + depth + " before planting, and, fed "
+                        + fed
+                        + ", about " + leaves
                         + "The ledger does not count it, since nobody has seen it: a nitrate test to that depth decides how much less to buy."
-                : "Fed " + fed + ", about " + leaves
-                        + "As planned the crop does not grow into that rate: look at its water, its days and its goal, and test before the second split.";
+                : "Fed " + fed + ", the crop is simulated to leave much in the top " + depth + ": about " + leaves
+                        + "The soil frees a part of what it needs while it grows, or it does not grow into that rate: look at its goal and its"
+                        + " water, and test before the second split.";
     }
 }
