@@ -15,8 +15,6 @@ import app.etlo.core.quantity.Dimension;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.termination.Fallback;
-import java.time.DateTimeException;
-import java.time.MonthDay;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
@@ -95,13 +93,7 @@ public final class PlanCheck {
     }
 
     private void dayOfYear(Optional<String> day, String at) {
-        day.ifPresent(d -> {
-            try {
-                MonthDay.parse("--" + d);
-            } catch (DateTimeException e) {
-                problem(at, "a day of the year as MM-dd, such as 10-04");
-            }
-        });
+        day.filter(d -> !ProblemList.isDayOfYear(d)).ifPresent(d -> problem(at, ProblemList.A_DAY_OF_YEAR));
     }
 
     private void response(ResponseEntry r, String at) {

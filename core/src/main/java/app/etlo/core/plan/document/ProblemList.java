@@ -12,6 +12,8 @@ import java.util.Optional;
 
 /** Gathers what is wrong with a document, each problem at its place. */
 public final class ProblemList {
+    static final String A_DAY_OF_YEAR = "a day of the year as MM-dd, such as 10-04";
+
     private static final String ID = "[A-Za-z0-9][A-Za-z0-9_-]{0,63}";
     private final List<Problem> problems = new ArrayList<>();
 
@@ -64,13 +66,17 @@ public final class ProblemList {
     }
 
     void day(Optional<String> day, String at) {
-        day.ifPresent(d -> {
-            try {
-                MonthDay.parse("--" + d);
-            } catch (DateTimeException e) {
-                problem(at, "a day of the year as MM-dd, such as 10-04");
-            }
-        });
+        day.filter(d -> !isDayOfYear(d)).ifPresent(d -> problem(at, A_DAY_OF_YEAR));
+    }
+
+    /** Whether it is a day of the year, written MM-dd. */
+    static boolean isDayOfYear(String text) {
+        try {
+            MonthDay.parse("--" + text);
+            return true;
+        } catch (DateTimeException e) {
+            return false;
+        }
     }
 
     boolean between(double v, double low, double high, String at) {

@@ -1,9 +1,11 @@
 package app.etlo.core.plan.chapter;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.etlo.core.ReferenceProgram;
+import app.etlo.core.advice.Note;
 import app.etlo.core.nitrogen.FeedResult;
 import app.etlo.core.nitrogen.LedgerLine;
 import app.etlo.core.nitrogen.LedgerLine.Kind;
@@ -14,6 +16,7 @@ import app.etlo.core.plan.document.Json;
 import app.etlo.core.plan.document.Operation;
 import app.etlo.core.plan.document.PlanDocument;
 import app.etlo.core.plan.document.PlanDocument.DateEntry;
+import app.etlo.core.plan.document.Refused;
 import app.etlo.core.quantity.Quantity;
 import app.etlo.core.quantity.Unit;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -101,5 +104,27 @@ class FedOverYearsTest {
         FeedResult f = evaluated("urea", 60, "2026-06-10").crops().get(0).feed();
         assertThat(f.applications()).hasSize(1);
         assertThat(f.applications().get(0).dryShare().orElseThrow()).isBetween(0.1, 0.9);
+    }
+
+    @Test
+    void limits_of_law_are_read_from_the_plan_and_a_day_that_is_none_is_refused() {
+        Evaluated e = evaluated("cattle-slurry", 60_000, "2026-12-10");
+        ObjectNode plan = (ObjectNode) Json.tree(Json.write(e.plan()));
+        ObjectNode crop = (ObjectNode) plan.path("crops").get(0);
+        crop.set(
+                "nitrogen",
+                Json.tree(
+                        "{\"ceiling\":{\"value\":170,\"unit\":\"kg/ha\"},\"closedFrom\":\"11-01\",\"closedTo\":\"01-31\"}"));
+        List<String> rules = new Evaluator(Plans.KNOWLEDGE)
+                .evaluate(Plans.READER.read(plan), e.context(), TODAY).notes().stream()
+                        .map(Note::rule)
+                        .toList();
+        assertThat(rules).contains("nitrogen-over-ceiling", "fed-in-closed-period");
+        ((ObjectNode) crop.path("nitrogen")).put("closedFrom", "02-30");
+        assertThatThrownBy(() -> Plans.READER.read(plan))
+                .isInstanceOfSatisfying(
+                        Refused.class,
+                        r -> assertThat(r.problems())
+                                .anySatisfy(x -> assertThat(x.pointer()).endsWith("/crops/0/nitrogen/closedFrom")));
     }
 }
