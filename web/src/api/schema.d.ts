@@ -2189,6 +2189,8 @@ export interface components {
             assumed: components["schemas"]["AssumedFeedingView"][];
             boughtForYield?: components["schemas"]["FigureView"];
             coverCredit?: components["schemas"]["FigureView"];
+            coverFixed?: components["schemas"]["FigureView"];
+            coverMoved?: components["schemas"]["FigureView"];
             coverSchools: components["schemas"]["CoverSchoolView"][];
             cropBefore?: string;
             leftToBuy?: components["schemas"]["FigureView"];

@@ -76,6 +76,12 @@ export function Credits({
                 {s.chosen ? <b>{s.name}</b> : s.name}: <FigureText of={s.amount} />
               </li>
             ))}
+            {feed?.coverFixed && feed.coverMoved && (
+              <li className="text-ink2">
+                In its tops <FigureText of={feed.coverFixed} /> fixed from the air and{' '}
+                <FigureText of={feed.coverMoved} /> taken from the soil: moved, not made.
+              </li>
+            )}
           </ul>
         </>
       )}

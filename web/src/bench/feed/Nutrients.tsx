@@ -1,4 +1,5 @@
 import { useOpenPlan } from '../../plan/context';
+import { Stack } from '../../ui/Stack';
 import { useCropName } from '../pick';
 import { FigureText } from '../../plan/FigureText';
 import { spokenDate } from '../../ui/days';
@@ -27,8 +28,8 @@ export function Nutrients({ cropId }: { cropId: string }) {
   return (
     <section aria-label="P, K and S by balance">
       <h3 className="mt-4 font-bold">P, K and S by balance</h3>
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Nutrient balance">
-        <table className="mt-1 min-w-[460px] border-collapse text-[13.5px]">
+      <Stack label="Nutrient balance">
+        <table className="mt-1 border-collapse text-[13.5px]">
           <thead>
             <tr className="border-b border-ink text-left text-[12.5px]">
               {['', 'taken off', 'fed', 'this crop', 'plan until here'].map((h) => (
@@ -53,7 +54,7 @@ export function Nutrients({ cropId }: { cropId: string }) {
             ))}
           </tbody>
         </table>
-      </div>
+      </Stack>
       <p className="mt-1 text-[13px] text-ink2">
         {test
           ? `Soil test of ${spokenDate(test.date)}: P ${test.phosphorusMgKg ?? '–'}, K ${test.potassiumMgKg ?? '–'} mg/kg. `

@@ -18,9 +18,32 @@ import java.util.Optional;
  *
  * @param content mass times nitrogen content times the share that such residue releases in a season
  * @param table of green manures; empty where it holds none of the species
+ * @param fixed of the nitrogen in its tops, kg/ha; empty where no species stands in the simulation
+ * @param moved the rest of it, which was taken from the soil
  * @param simulated what its residue frees in the season, beyond the same ground without the cover; empty without a crop ahead
  */
-public record CoverSchools(CoverCredit content, Optional<Figure> table, Optional<Figure> simulated) implements Figured {
+public record CoverSchools(
+        CoverCredit content,
+        Optional<Figure> table,
+        Optional<Figure> simulated,
+        Optional<Figure> fixed,
+        Optional<Figure> moved)
+        implements Figured {
+    private static final Formula FIXED = Formula.of(
+            "Fixed from the air",
+            "tops * share / 100",
+            Source.own("the fixed share of each species' nitrogen, weighted by what the simulation finds in each"),
+            "tops",
+            "share");
+    private static final Formula MOVED = Formula.of(
+                    "Taken from the soil",
+                    "tops - fixed",
+                    Source.identity("all of it less what is fixed"),
+                    "tops",
+                    "fixed")
+            .remarking(
+                    "moved, not made: without the cover a part of it would have leached, and the rest would be there");
+
     private static final Formula SIMULATED = Formula.of(
                     "Nitrogen released in the season, simulated",
                     "released * evidence",
@@ -30,6 +53,31 @@ public record CoverSchools(CoverCredit content, Optional<Figure> table, Optional
             .remarking(
                     "the same question as the other schools answer; what the cover took up and what that costs a young crop stands in the"
                             + " note on early shortage, and is not taken off here");
+
+    /** @param percent of the nitrogen in the tops that is fixed */
+    public static Figure fixed(String prefix, Stand stand, double percent) {
+        return FIXED.figure(
+                prefix + "/coverFixed",
+                "Fixed from the air",
+                Unit.KG_PER_HA,
+                Input.figure("tops", stand.nitrogenInTops(), Unit.KG_PER_HA),
+                Input.of(
+                        "share",
+                        "Share of it fixed",
+                        percent,
+                        Unit.PERCENT,
+                        Origin.FORECAST,
+                        "species and simulation"));
+    }
+
+    public static Figure moved(String prefix, Stand stand, Figure fixed) {
+        return MOVED.figure(
+                prefix + "/coverMoved",
+                "Taken from the soil",
+                Unit.KG_PER_HA,
+                Input.figure("tops", stand.nitrogenInTops(), Unit.KG_PER_HA),
+                Input.figure("fixed", fixed, Unit.KG_PER_HA));
+    }
 
     /** A green manure's credit, with its species. */
     public static Optional<Figure> table(String prefix, List<Figure> bySpecies) {
@@ -72,6 +120,6 @@ public record CoverSchools(CoverCredit content, Optional<Figure> table, Optional
     /** Those beside the content, which has figures of its own. */
     @Override
     public List<Figure> figures() {
-        return Figured.present(table, simulated);
+        return Figured.present(table, simulated, fixed, moved);
     }
 }

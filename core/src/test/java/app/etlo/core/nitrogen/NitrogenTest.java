@@ -345,7 +345,8 @@ class NitrogenTest {
                         Optional.empty())));
         LeftToBuy bought = left(150, Optional.of(credit.credit()), "uan28");
         FeedResult all = new FeedResult(
-                Optional.of(new CoverSchools(credit, Optional.empty(), Optional.empty())),
+                Optional.of(new CoverSchools(
+                        credit, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty())),
                 List.of(new NeedSchool("yield-goal", "Yield goal", Optional.of(need(150)), "", true)),
                 NitrogenLedger.of(
                         "feed/c",

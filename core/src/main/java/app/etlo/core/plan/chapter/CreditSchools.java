@@ -2,6 +2,7 @@ package app.etlo.core.plan.chapter;
 
 import app.etlo.core.ground.CoverCost;
 import app.etlo.core.ground.GroundCourse.OfPlant;
+import app.etlo.core.mix.Component;
 import app.etlo.core.nitrogen.CoverSchools;
 import app.etlo.core.nitrogen.ForageStand;
 import app.etlo.core.plan.chapter.Evaluated.CoverResult;
@@ -23,18 +24,47 @@ final class CreditSchools {
     /** Empty where nothing stands. */
     static Optional<CoverSchools> of(String prefix, CoverResult c, PlanGrowth growth) {
         return c.credit()
-                .flatMap(content -> c.ending()
-                        .stand()
-                        .map(stand -> new CoverSchools(
-                                content,
-                                growth.ground().flatMap(g -> CoverSchools.table(prefix, green(prefix, c.inTime(), g))),
-                                growth.cost(c.inTime())
-                                        .map(CoverCost::released)
-                                        .map(r -> CoverSchools.simulated(
-                                                prefix,
-                                                r.kgHa(),
-                                                Shown.date(r.from()) + " to " + Shown.date(r.until()),
-                                                stand)))));
+                .flatMap(content -> c.ending().stand().map(stand -> {
+                    Optional<Figure> fixed = growth.ground()
+                            .flatMap(g -> fixedPercent(c.inTime(), g))
+                            .map(percent -> CoverSchools.fixed(prefix, stand, percent));
+                    return new CoverSchools(
+                            content,
+                            growth.ground().flatMap(g -> CoverSchools.table(prefix, green(prefix, c.inTime(), g))),
+                            growth.cost(c.inTime())
+                                    .map(CoverCost::released)
+                                    .map(r -> CoverSchools.simulated(
+                                            prefix,
+                                            r.kgHa(),
+                                            Shown.date(r.from()) + " to " + Shown.date(r.until()),
+                                            stand)),
+                            fixed,
+                            fixed.map(f -> CoverSchools.moved(prefix, stand, f)));
+                }));
+    }
+
+    /** Of the nitrogen in the tops on the day it ends; empty where none is simulated. */
+    private static Optional<Double> fixedPercent(CoverInTime cover, PlanGround g) {
+        return cover.endsOn()
+                .filter(g::covers)
+                .filter(d -> cover.sown().isPresent())
+                .flatMap(d -> {
+                    List<Integer> plants = g.plants(cover.id());
+                    double[] parts = StandParts.nitrogenKgHa(g.course(), g.before(d), plants);
+                    double all = Arrays.stream(parts).sum();
+                    double fixed = 0;
+                    for (int i = 0; i < parts.length; i++) {
+                        String id = g.plantId(plants.get(i));
+                        fixed += parts[i]
+                                * cover.components().stream()
+                                        .map(Component::species)
+                                        .filter(s -> s.id().equals(id))
+                                        .mapToDouble(s -> s.growth().fixedShare())
+                                        .findFirst()
+                                        .orElse(0);
+                    }
+                    return all > 0 ? Optional.of(100 * fixed / all) : Optional.empty();
+                });
     }
 
     private static List<Figure> green(String prefix, CoverInTime cover, PlanGround g) {

@@ -460,6 +460,8 @@ public final class ChapterViews {
             List<NeedSchoolView> schools,
             List<LedgerLineView> lines,
             List<CoverSchoolView> coverSchools,
+            Optional<FigureView> coverFixed,
+            Optional<FigureView> coverMoved,
             Optional<String> cropBefore,
             Optional<SupplyView> supply,
             List<NutrientView> nutrients,

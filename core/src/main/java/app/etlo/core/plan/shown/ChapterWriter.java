@@ -535,6 +535,8 @@ public final class ChapterWriter {
                                 f.ledger().leftOut().stream().map(o -> line(o.line(), Optional.of(o.why()))))
                         .toList(),
                 f.cover().map(s -> coverSchools(s, f.ledger())).orElse(List.of()),
+                f.cover().flatMap(CoverSchools::fixed).map(this::view),
+                f.cover().flatMap(CoverSchools::moved).map(this::view),
                 f.cropBefore(),
                 f.supply().map(this::supply),
                 f.nutrients().stream()
