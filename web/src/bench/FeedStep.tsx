@@ -37,7 +37,8 @@ export function FeedStep() {
   const at = `/crops/${state.plan.crops.indexOf(crop)}/nitrogen`;
   const set = (change: Nitrogen) =>
     session.change((p) => setCrop(p, crop.id, { nitrogen: tidy({ ...n, ...change }) }));
-  const own = (us ? (known?.needUnit ?? 'lb/cwt') : 'kg/t') as UnitSymbol;
+  const pounds = known?.needUnit === 'lb/bu' ? 'lb/bu' : 'lb/cwt';
+  const own: UnitSymbol = us ? pounds : 'kg/t';
   const factorUnits = [own, ...(['lb/bu', 'lb/cwt', 'kg/t'] as const).filter((u) => u !== own)];
   const feed = state.evaluation?.feed[crop.id];
   return (

@@ -4,6 +4,7 @@ import app.etlo.core.nitrogen.PlannedNitrogen;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.working.Source;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -36,7 +37,7 @@ final class FedLegume extends Judgement {
                                 c.id(),
                                 c.planted(),
                                 s.sayRound(kg, Unit.KG_PER_HA) + " of nitrogen is planned for "
-                                        + c.crop().name().toLowerCase(java.util.Locale.ROOT) + ", which fixes its own. "
+                                        + c.crop().name().toLowerCase(Locale.ROOT) + ", which fixes its own. "
                                         + (kg > STARTER_KG_HA
                                                 ? "It is more than a starter: nodules form later and fewer, and it fixes that much less."
                                                 : "So little carries it over cold ground until nodules work, a week or two later than without; none is"

@@ -303,6 +303,19 @@ final class Scene {
                 List.of());
     }
 
+    /** What was supplied before is planned, not assumed. */
+    Scene planned(String crop) {
+        return fed(
+                crop,
+                feed.get(crop).supply(),
+                List.of(new PlannedNitrogen.Application(
+                        KNOWLEDGE.products().get("urea"),
+                        day("2027-05-12"),
+                        1,
+                        Optional.of("beside-row"),
+                        Optional.empty())));
+    }
+
     private Scene fed(String crop, Optional<SupplyAndUptake> supply, List<PlannedNitrogen.Application> applications) {
         feed.put(
                 crop,

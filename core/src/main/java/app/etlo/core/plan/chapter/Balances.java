@@ -6,6 +6,7 @@ import app.etlo.core.nitrogen.Nutrient;
 import app.etlo.core.nitrogen.NutrientBalance;
 import app.etlo.core.plan.document.Operation;
 import app.etlo.core.plan.document.PlanLookup;
+import app.etlo.core.plan.timeline.CoverInTime;
 import app.etlo.core.plan.timeline.PlanInTime;
 import app.etlo.core.quantity.Unit;
 import app.etlo.core.rotation.CropInTime;
@@ -17,6 +18,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** P, K and S by balance over the crops of a plan. */
 final class Balances {
@@ -73,8 +76,14 @@ final class Balances {
                 .orElse(0.0);
     }
 
+    /** What is brought to the crop, and to a cover that stands ahead of it. */
     private List<NutrientBalance.Given> given(CropInTime c) {
-        return plan.timeline().feedings(c.id()).stream()
+        Set<String> covers = plan.covers().stream()
+                .filter(v -> v.next().filter(n -> n.id().equals(c.id())).isPresent())
+                .map(CoverInTime::id)
+                .collect(Collectors.toSet());
+        return plan.timeline().feedings().stream()
+                .filter(f -> f.subject().equals(c.id()) || covers.contains(f.subject()))
                 .map(f -> new NutrientBalance.Given(
                         f.product(),
                         f.nitrogenKgHa() / (f.product().nShare() * f.product().availableShare())))

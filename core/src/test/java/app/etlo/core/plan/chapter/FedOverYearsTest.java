@@ -9,6 +9,7 @@ import app.etlo.core.advice.Note;
 import app.etlo.core.nitrogen.FeedResult;
 import app.etlo.core.nitrogen.LedgerLine;
 import app.etlo.core.nitrogen.LedgerLine.Kind;
+import app.etlo.core.nitrogen.NutrientBalance;
 import app.etlo.core.nitrogen.TestToTake;
 import app.etlo.core.plan.FieldPlans;
 import app.etlo.core.plan.Plans;
@@ -104,6 +105,42 @@ class FedOverYearsTest {
         FeedResult f = evaluated("urea", 60, "2026-06-10").crops().get(0).feed();
         assertThat(f.applications()).hasSize(1);
         assertThat(f.applications().get(0).dryShare().orElseThrow()).isBetween(0.1, 0.9);
+    }
+
+    /** 20 US tons an acre of solid manure at 0.3 % bring 120 lb of P2O5, whether spread on the crop or on the cover ahead of it. */
+    @Test
+    void manure_on_a_cover_counts_for_the_crop_behind_it() {
+        Evaluated e = FieldPlans.of()
+                .field("\"texture\":\"silt loam\",\"point\":{\"lat\":41,\"lon\":-89}")
+                .crop("silage-corn", "2026-05-10", "2026-09-15")
+                .crop("grain-corn", "2027-05-10", "2027-10-20")
+                .cover("v1", "before", "c2", "", "cereal-rye")
+                .operation("sow", "v1", "2026-09-20", "\"method\":\"drilled\"")
+                .operation("end", "v1", "2027-04-25", "\"method\":\"burndown\"")
+                .evaluated(TODAY);
+        ObjectNode plan = (ObjectNode) Json.tree(Json.write(e.plan()));
+        ((ObjectNode) plan.path("crops").get(1)).set("yieldGoal", Json.tree("{\"value\":180,\"unit\":\"bu/ac\"}"));
+        PlanDocument goal = Plans.READER.read(plan);
+        List<Operation> all = new ArrayList<>(goal.operations());
+        all.add(new Operation.Feed(
+                "dung",
+                Optional.of("v1"),
+                DateEntry.on(LocalDate.of(2026, 10, 1)),
+                Optional.empty(),
+                Optional.empty(),
+                new Operation.MaterialEntry("cattle-manure"),
+                new Quantity(ReferenceProgram.units("20 ton/intacre", "kg/hectare"), Unit.KG_PER_HA),
+                "material",
+                Optional.empty()));
+        NutrientBalance p = new Evaluator(Plans.KNOWLEDGE)
+                .evaluate(Plans.with(goal, all), e.context(), TODAY)
+                .crops()
+                .get(1)
+                .feed()
+                .nutrients()
+                .get(0);
+        assertThat(p.fed().in(Unit.KG_PER_HA))
+                .isCloseTo(ReferenceProgram.units("120 lb/intacre", "kg/hectare"), within(0.05));
     }
 
     @Test
