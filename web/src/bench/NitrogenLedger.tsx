@@ -37,6 +37,17 @@ const FILL: Record<string, string> = {
   'previous-crop': 'url(#section-cool-legume)',
 };
 
+/** A debit as the column adds it: without its minus, its band turned round. */
+const added = (f: Figure): Figure => {
+  const plain = (text: string | undefined) =>
+    text === undefined || /^0(\.0*)?$/.test(text)
+      ? text
+      : /^[−-]/.test(text)
+        ? text.slice(1)
+        : `−${text}`;
+  return { ...f, text: plain(f.text)!, low: plain(f.high), high: plain(f.low) };
+};
+
 /** Need, every credit and what is left, each bar starting where the last balance ended; the stippled part is the band. */
 export function NitrogenLedger({ cropId }: { cropId: string }) {
   const { state } = useOpenPlan();
@@ -80,10 +91,10 @@ export function NitrogenLedger({ cropId }: { cropId: string }) {
       aside: feed.schools.find((s) => s.chosen)?.name.toLowerCase() ?? '',
     },
     ...steps.map((l) => ({
-      figure: l.figure,
+      figure: l.figure.value < 0 ? added(l.figure) : l.figure,
       label: l.label,
       aside: l.aside,
-      sign: l.figure.value < 0 ? '' : '−',
+      sign: l.figure.value < 0 ? '+' : '−',
     })),
     {
       figure: left,

@@ -530,13 +530,13 @@ describe('the step Feed', () => {
     expect(nitrogen()?.creditsInside).toBe(false);
   });
 
-  test('a tie-up is called so and not taken off', () => {
+  test('a tie-up is called so and added', () => {
     opened(<FeedStep />, {
       evaluation: feed({ lines: [line('cover', 'Tied up by the cover', -20)] }),
     });
     const row = screen.getByText('Tied up by the cover').closest('tr')!;
-    expect(row.textContent).not.toContain('−−');
-    expect(row.textContent).toContain('-20');
+    expect(row.textContent).toMatch(/\+20/);
+    expect(row.textContent).not.toMatch(/[-−]20/);
   });
 
   test('what the simulation assumes to be fed is said with its days', () => {
